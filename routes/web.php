@@ -6,6 +6,7 @@ use Acre\Wire\Lists\ListKind;
 use App\Http\Accounts\AccountController;
 use App\Http\Accounts\EmptyAccountController;
 use App\Http\Accounts\GateController;
+use App\Http\Almanac\AlmanacController;
 use App\Http\Answers\AnswerController;
 use App\Http\Clients\ClientController;
 use App\Http\Clients\MergeController;
@@ -32,6 +33,7 @@ use App\Http\Log\LogController;
 use App\Http\Me\MeController;
 use App\Http\Middleware\EndsInTime;
 use App\Http\Middleware\NothingKept;
+use App\Http\Money\MoneyController;
 use App\Http\Movements\MovementController;
 use App\Http\Names\AddNameController;
 use App\Http\Names\CodeController;
@@ -91,6 +93,7 @@ Route::patterns(
             'mailbox',
             'movement',
             'plan',
+            'topUp',
             'note',
             'observation',
             'pattern',
@@ -376,6 +379,15 @@ Route::middleware(['auth', 'auth.session', EndsInTime::class, NothingKept::class
     Route::post('accounts/{account}/empty', EmptyAccountController::class)
         ->name('accounts.empty')
         ->middleware('can:prepare');
+    Route::controller(MoneyController::class)->prefix('accounts/{account}')->group(function (): void {
+        Route::get('money', 'show')->name('accounts.money')->middleware('can:look');
+        Route::post('balance', 'balance')->name('accounts.balance')->middleware('can:prepare');
+        Route::post('top-ups', 'plan')->name('accounts.top-ups')->middleware('can:prepare');
+        Route::post('top-ups/{topUp}/paid', 'paid')->name('accounts.top-ups.paid')->middleware('can:prepare');
+        Route::post('top-ups/{topUp}/withdraw', 'withdraw')->name('accounts.top-ups.withdraw')->middleware('can:prepare');
+    });
+    Route::get('almanac', [AlmanacController::class, 'show'])->name('almanac')->middleware('can:look');
+    Route::get('almanac/list', [AlmanacController::class, 'list'])->name('almanac.list')->middleware('can:look');
     Route::post('accounts/{account}/gate', [GateController::class, 'store'])
         ->name('accounts.gate')
         ->middleware(['can:settle', 'throttle:second']);

@@ -17,6 +17,7 @@ use Acre\Core\Lifecycle\LifecycleFinding;
 use Acre\Core\Movement\MovementFinding;
 use Acre\Core\Record\RecordFinding;
 use Acre\Core\Registrant\RegistrantFinding;
+use Acre\Core\Renewal\RenewalFinding;
 use Acre\Core\Title\BookFinding;
 use Acre\Core\Transfer\TransferFinding;
 use Acre\Core\Zone\MailFinding;
@@ -56,6 +57,7 @@ final class Findings extends Command
                 HostingFinding::cases(),
                 RedirectFinding::cases(),
                 TransferFinding::cases(),
+                RenewalFinding::cases(),
                 ServersFinding::cases(),
                 DnssecFinding::cases(),
                 MailFinding::cases(),

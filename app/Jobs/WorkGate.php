@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Jobs;
 
+use App\Actions\Money\AskBalance;
 use App\Actions\Orders\ReceiveMessages;
 use App\Actions\Orders\SendOrders;
 use App\Support\Row;
@@ -35,7 +36,7 @@ final class WorkGate implements ShouldBeUniqueUntilProcessing, ShouldQueue
         return (string) $this->accountId;
     }
 
-    public function handle(SendOrders $tell, ReceiveMessages $take): void
+    public function handle(SendOrders $tell, ReceiveMessages $take, AskBalance $ask): void
     {
         try {
             if ($tell->handle($this->accountId)) {
@@ -44,6 +45,7 @@ final class WorkGate implements ShouldBeUniqueUntilProcessing, ShouldQueue
         } finally {
             // Whatever became of what is told, what waits there is taken.
             $take->handle($this->accountId);
+            $ask->handle($this->accountId);
         }
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Acre\Core\Balance\PaidFrom;
 use Acre\Core\Movement;
 use Acre\Core\Time\Instant;
 use App\Models\Casts\AsInstant;
@@ -25,6 +26,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string|null $letters_to where the registrar's letters go, if not to the mailbox
  * @property string|null $way_back how one gets in again once nobody can
  * @property bool $hosts_too whether the web host is behind the same login
+ * @property PaidFrom $paid_from what its names are paid from
+ * @property string|null $card_ends_on the day from which its card is no longer good
  * @property string|null $remarks
  * @property int|null $gate_secret_id the password for its registrar's gate
  * @property string|null $gate_for the gate that it was given for
@@ -46,6 +49,8 @@ final class Account extends Model
         'letters_to',
         'way_back',
         'hosts_too',
+        'paid_from',
+        'card_ends_on',
         'remarks',
         'gate_secret_id',
         'gate_for',
@@ -61,13 +66,15 @@ final class Account extends Model
         'letters_to' => null,
         'way_back' => null,
         'hosts_too' => false,
+        'paid_from' => 'balance',
+        'card_ends_on' => null,
         'remarks' => null,
         'gate_secret_id' => null,
         'gate_for' => null,
         'version' => 1,
     ];
 
-    protected $casts = ['proven_at' => AsInstant::class, 'hosts_too' => 'boolean'];
+    protected $casts = ['proven_at' => AsInstant::class, 'hosts_too' => 'boolean', 'paid_from' => PaidFrom::class];
 
     /** Needs the registrar loaded. */
     public function facts(): Movement\Account

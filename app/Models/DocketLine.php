@@ -28,6 +28,9 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property int|null $done_by
  * @property array<string, string>|null $before
  * @property array<string, string>|null $after
+ * @property string|null $costs with tax
+ * @property string|null $costs_currency
+ * @property int|null $paying_account_id
  * @property array<string, mixed>|null $was what the name was before a deed in our own books, for undoing it
  * @property-read bool|null $has_open_word whether a side must still say yes, where that was asked for
  * @property-read Name $name
@@ -55,6 +58,9 @@ final class DocketLine extends Model
         'before' => null,
         'after' => null,
         'was' => null,
+        'costs' => null,
+        'costs_currency' => null,
+        'paying_account_id' => null,
         'lot' => 0,
     ];
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Acre\Core\Time\Instant;
 use App\Outside\Registrar\Holder;
 use App\Outside\Registrar\OrderKind;
 use App\Outside\Registrar\Orders\AnswerTransfer;
@@ -12,6 +13,7 @@ use App\Outside\Registrar\Orders\CancelTransfer;
 use App\Outside\Registrar\Orders\Disclose;
 use App\Outside\Registrar\Orders\HandOver;
 use App\Outside\Registrar\Orders\Order as Told;
+use App\Outside\Registrar\Orders\Renew;
 use App\Outside\Registrar\Orders\ReplaceKeys;
 use App\Outside\Registrar\Orders\ReplaceRecords;
 use App\Outside\Registrar\Orders\ReplaceRegistrant;
@@ -41,6 +43,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string|null $sent_at machine time; null: never told
  * @property int|null $code
  * @property string|null $answer
+ * @property array<string, string>|null $told what its registrar says beside yes: `ends`, `charged`, `balance`, `currency`
  * @property-read Account $account
  * @property-read Name $name
  * @property-read DocketLine|null $line
@@ -60,6 +63,7 @@ final class Order extends Model
         'ends_line' => 'boolean',
         'after_pending' => 'boolean',
         'terms' => 'array',
+        'told' => 'array',
         'state' => OrderState::class,
     ];
 
@@ -92,11 +96,13 @@ final class Order extends Model
                 $this->terms['accepted'] ?? null,
             ),
             OrderKind::CancelHandover => new CancelHandover($id, $name),
-            OrderKind::Transfer => new TransferIn(
+            OrderKind::Transfer => new TransferIn($id, $name, $this->code(), $this->fee()),
+            OrderKind::Renew => new Renew(
                 $id,
                 $name,
-                $this->code(),
-                isset($this->terms['fee'], $this->terms['currency']) ? [$this->terms['fee'], $this->terms['currency']] : null,
+                Instant::of($this->terms['ends'] ?? ''),
+                (int) ($this->terms['years'] ?? '0'),
+                $this->fee(),
             ),
             OrderKind::CancelTransfer => new CancelTransfer($id, $name),
             OrderKind::ApproveTransfer => new AnswerTransfer($id, $name, true),
@@ -123,6 +129,12 @@ final class Order extends Model
         }
 
         return $glue;
+    }
+
+    /** @return array{string, string}|null what it may cost at most before tax, and in which currency */
+    private function fee(): ?array
+    {
+        return isset($this->terms['fee'], $this->terms['currency']) ? [$this->terms['fee'], $this->terms['currency']] : null;
     }
 
     /** Never recorded with an order: it is opened where it is told. */

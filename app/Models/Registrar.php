@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Acre\Core\Balance\ChargeOrder;
 use Acre\Core\Disclosure\Pattern;
 use Acre\Core\Disclosure\Steps;
 use Acre\Core\Movement\Confirms;
@@ -38,6 +39,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int|null $dark_after_days
  * @property int|null $plain_after_days
  * @property int|null $late_until_days
+ * @property ChargeOrder $charge_order in which it charges what falls on one day
+ * @property list<int> $charge_retries days after the first attempt on which it tries again
  * @property array<string, string> $extras what becomes of each extra in a handover
  * @property list<string> $behind the accredited registrars and tags that stand behind it in public records
  * @property list<array{name: string, address: string}> $agreements what is accepted for a registrant before a name comes to it
@@ -76,6 +79,8 @@ final class Registrar extends Model
         'dark_after_days' => null,
         'plain_after_days' => null,
         'late_until_days' => null,
+        'charge_order' => 'ends',
+        'charge_retries' => '[]',
         'extras' => '{}',
         'behind' => '[]',
         'agreements' => '[]',
@@ -100,6 +105,8 @@ final class Registrar extends Model
         'takes_keys' => 'boolean',
         'own_servers_only' => 'boolean',
         'transfers_by_letter' => 'boolean',
+        'charge_order' => ChargeOrder::class,
+        'charge_retries' => 'array',
         'extras' => 'array',
         'behind' => 'array',
         'agreements' => 'array',

@@ -17,6 +17,7 @@ use App\Actions\Deeds\Deeds;
 use App\Actions\Deeds\ProofOfDocket;
 use App\Actions\Handover\HandOverNames;
 use App\Actions\Hosting\RedirectNames;
+use App\Actions\Money\RenewNames;
 use App\Actions\Outside\KeepOurRecord;
 use App\Actions\Outside\UpdateOurRecord;
 use App\Actions\Proofs\Chain;
@@ -44,6 +45,7 @@ final class DeedServiceProvider extends ServiceProvider
         HandOverNames::class,
         GiveToClient::class,
         ChangeIntent::class,
+        RenewNames::class,
         RecordRenewal::class,
         ChangeWords::class,
         RemoveNames::class,

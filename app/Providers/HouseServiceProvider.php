@@ -16,6 +16,7 @@ use App\Models\Right;
 use App\Models\User;
 use App\Queries\Contacts\StillTold;
 use App\Queries\Keyset;
+use App\Queries\Money\PriceBook;
 use App\Queries\Names\CaseFiles;
 use App\Support\Fault;
 use App\Support\HouseSettings;
@@ -82,6 +83,7 @@ final class HouseServiceProvider extends ServiceProvider
             fn (Application $app): CaseFiles => new CaseFiles(
                 $app->make(Connection::class),
                 $app->make(StillTold::class),
+                $app->make(PriceBook::class),
                 config()->integer('house.ask_client_days'),
             ),
         );

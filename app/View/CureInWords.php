@@ -11,6 +11,7 @@ use Acre\Core\Record\RecordFinding;
 use App\Actions\Books\ChangeIntent;
 use App\Actions\Books\RecordRenewal;
 use App\Actions\Deeds\Deed;
+use App\Actions\Money\RenewNames;
 use App\Actions\Registrar\ChangeKeys;
 use App\Actions\Registrar\ChangeLock;
 use App\Actions\Registrar\ChangeRegistrant;
@@ -65,7 +66,7 @@ final readonly class CureInWords
             Cure::SayWhere => route('names.create', ['name' => $name]),
             Cure::SayWhen => route('names.edit', $name),
             Cure::ChangeIntent => self::deed(ChangeIntent::class, $name),
-            Cure::RenewFirst => self::deed(RecordRenewal::class, $name),
+            Cure::RenewFirst => self::deed($file->account()?->ours === true ? RenewNames::class : RecordRenewal::class, $name),
             Cure::SetLock => self::deed(ChangeLock::class, $name, ['lock' => 'on']),
             Cure::MoveRegistrar => self::deed(TransferNames::class, $name),
             Cure::ChangeServers => self::deed(
@@ -88,6 +89,7 @@ final readonly class CureInWords
             Cure::GainAccess, Cure::AnotherPerson, Cure::OtherCard, Cure::SayWayBack, Cure::KeepApart => $account === null
                 ? null
                 : route('accounts.show', $account),
+            Cure::TopUp => $account === null ? null : route('accounts.money', $account),
             Cure::AskReceiver => $receiverId === null ? null : route('accounts.edit', $receiverId),
             Cure::EndDnssec => self::deed(ChangeKeys::class, $name, ['dnssec' => 'off']),
             Cure::SetRecords => route('names.sites', $name),

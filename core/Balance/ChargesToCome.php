@@ -4,40 +4,63 @@ declare(strict_types=1);
 
 namespace Acre\Core\Balance;
 
-use Acre\Core\Lifecycle\LateTerms;
-use Acre\Core\Lifecycle\NameFacts;
 use Acre\Core\Lifecycle\Term;
-use Acre\Core\Money\Money;
-use Acre\Core\Rulebook\RuleSet;
+use Acre\Core\Price\Rate;
+use Acre\Core\Price\Rates;
 use Acre\Core\Time\Instant;
 
-/** The auto-renewals of one name that its registrar will charge over a span, term after term. */
-final class ChargesToCome
+/** The renewals of one name that its registrar will charge over a span, term after term. */
+final readonly class ChargesToCome
 {
     /** Months of a term, where the registry sells no longer ones at least. */
     private const YEAR = 12;
 
     /**
-     * @param  Money  $price  of one renewal, with tax
+     * @param  list<Charge>  $charges  by time
+     * @param  int  $unpriced  charges that would come, and of which nobody knows the price
+     */
+    private function __construct(public array $charges, public int $unpriced)
+    {
+    }
+
+    /**
+     * @param  string  $name  A-labels
+     * @param  Instant|null  $created  where it is known, it keeps a name of 29 February on that day
+     * @param  Instant  $ends  of the present term
+     * @param  int  $lead  days before the end of a term on which it is charged
+     * @param  int  $leastMonths  the shortest term that the registry sells
+     * @param  Rate|Rates|null  $price  of one year; null: not known
      * @param  Instant  $from  what was charged before is over; a charge on this day is still to come
      * @param  Instant  $until  not included
-     * @return list<Charge> by time; none if nobody knows when it ends
      */
-    public static function of(NameFacts $facts, LateTerms $terms, RuleSet $rules, Money $price, Instant $from, Instant $until): array
-    {
-        if ($facts->ends === null) {
-            return [];
-        }
-        $step = max(self::YEAR, $rules->leastMonths->value);
+    public static function of(
+        string $name,
+        ?Instant $created,
+        Instant $ends,
+        int $lead,
+        int $leastMonths,
+        Rate|Rates|null $price,
+        Instant $from,
+        Instant $until,
+    ): self {
+        $step = max(self::YEAR, $leastMonths);
         $charges = [];
+        $unpriced = 0;
+        $first = $from->toDay();
         // A charge comes before the end of its term: the last end that matters lies one lead behind the span.
-        foreach (Term::ends($facts->created, $facts->ends, $step, $until->plusDays($terms->chargeLead)) as $ends) {
-            $at = $ends->plusDays(-$terms->chargeLead);
-            if (! $at->toDay()->isBefore($from->toDay()) && $at->isBefore($until)) {
-                $charges[] = new Charge($facts->name->ascii, $at, $ends, $price);
+        foreach (Term::ends($created, $ends, $step, $until->plusDays($lead)) as $end) {
+            $at = $lead === 0 ? $end : $end->plusDays(-$lead);
+            if ($at->isBefore($first)) {
+                continue;
+            }
+            $rate = $price instanceof Rates ? $price->at($at) : $price;
+            if ($rate === null) {
+                $unpriced++;
+            } else {
+                $charges[] = new Charge($name, $at, $end, $rate->gross(intdiv($step + self::YEAR - 1, self::YEAR)));
             }
         }
 
-        return $charges;
+        return new self($charges, $unpriced);
     }
 }

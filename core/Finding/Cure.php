@@ -45,4 +45,5 @@ enum Cure: string
     case SetRedirect = 'set_redirect';
     case RenewCertificate = 'renew_certificate';
     case SayWhere = 'say_where';
+    case TopUp = 'top_up';
 }

@@ -11,6 +11,7 @@ use Acre\Core\Contact\HolderKind;
 use Acre\Core\Contact\Mailbox as MailboxValue;
 use Acre\Core\Contact\Phone;
 use Acre\Core\Custody\CustodyPart;
+use Acre\Core\Money\Money;
 use Acre\Core\Movement\Identifier;
 use Acre\Core\Name\DomainName;
 use Acre\Core\Time\Instant;
@@ -25,6 +26,8 @@ use App\Actions\Deeds\PrepareDocket;
 use App\Actions\Deeds\SettleDocket;
 use App\Actions\Handover\HandoverTermsChosen;
 use App\Actions\Hosting\LookAtSites;
+use App\Actions\Money\AskBalance;
+use App\Actions\Money\KeepMoney;
 use App\Actions\Names\WatchNames;
 use App\Actions\Outside\CheckMailboxes;
 use App\Actions\Outside\Observe;
@@ -98,6 +101,8 @@ final class DemoSeeder extends Seeder
         private readonly SendLetters $send,
         private readonly CollectReturned $returned,
         private readonly LookAtSites $look,
+        private readonly AskBalance $balance,
+        private readonly KeepMoney $keepMoney,
     ) {
     }
 
@@ -124,6 +129,7 @@ final class DemoSeeder extends Seeder
         $this->observed();
         $this->standings->due();
         $this->gates();
+        $this->money();
         $this->verifications();
         $this->sites();
     }
@@ -192,6 +198,19 @@ final class DemoSeeder extends Seeder
                 'gate_for' => GatePin::of($this->accounts[$number]->registrar()->sole()),
             ]);
         }
+    }
+
+    /** What accounts hold: those that take commands say so themselves; of one by slip Odile read it there, and of clients' nobody has. */
+    private function money(): void
+    {
+        foreach (['40718', '52044', '7731', '7810', 'L-5520'] as $number) {
+            $this->balance->handle($this->accounts[$number]->id);
+        }
+        $this->keepMoney->balance(
+            User::query()->where('role', Role::Owner)->firstOrFail(),
+            $this->accounts['H-2207'],
+            Money::of('164.20', 'GBP'),
+        );
     }
 
     /** The demo opens on a Roll that was looked at already. */

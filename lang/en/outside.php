@@ -330,6 +330,7 @@ return [
         'cancel_handover' => 'Withdraw the offer',
         'lock_on' => 'Set the lock',
         'lock_off' => 'Lift the lock',
+        'renew' => 'Renew',
         'auto_renew_on' => 'Turn on auto-renew',
         'auto_renew_off' => 'Turn off auto-renew',
         'auth_code' => 'Request the auth code',

@@ -72,7 +72,8 @@ return [
     ],
     'accepts_by' => ['page' => 'on the registrar’s own page', 'letter' => 'by answering our letter, before anything moves'],
     'cure' => [
-        'renew_first' => 'Renew it, and record it',
+        'renew_first' => 'Renew it',
+        'top_up' => 'See its money, and top it up',
         'restore_first' => 'Restore first',
         'wait' => 'Wait',
         'move_registrar' => 'Transfer it to the other registrar instead',
@@ -266,6 +267,7 @@ return [
             'do' => 'Refuse the transfer of these names: the holder objects, and nobody here asked for it',
             'otherwise' => 'it completes by itself five days after it was requested',
         ],
+        'renew' => ['do' => 'Renew these names', 'otherwise' => 'they expire'],
         'auto_renew_on' => ['do' => 'Turn on auto-renew for these names', 'otherwise' => 'they expire'],
         'auto_renew_off' => ['do' => 'Turn off auto-renew for these names', 'otherwise' => 'they are charged for'],
         'registrant' => [

@@ -8,6 +8,7 @@ use Acre\Wire\Json\JsonNode;
 use LogicException;
 use Standin\Dns\Zone;
 use Standin\Registry\Account;
+use Standin\Registry\EndHabit;
 use Standin\Registry\Holder;
 use Standin\Registry\Prices;
 use Standin\Registry\Registered;
@@ -17,6 +18,8 @@ use Standin\World;
 final readonly class BridgeOrders
 {
     private const LOCK = 'clientTransferProhibited';
+
+    private const YEARS_AHEAD = 10;
 
     /** Where this registrar's own name servers lie. */
     private const OURS = '.oriel-names.example';
@@ -35,7 +38,10 @@ final readonly class BridgeOrders
     {
     }
 
-    /** @return array{state: 'done'|'pending'|'refused', reason?: string, code?: string} */
+    /**
+     * @return array{state: 'done'|'pending'|'refused', reason?: string, code?: string, ends?: string,
+     *     charged?: array{amount: string, currency: string}, balance?: array{amount: string, currency: string}}
+     */
     public function carryOut(Account $account, JsonNode $order): array
     {
         $name = $this->world->store->name(strtolower($order->text('name')));
@@ -59,6 +65,7 @@ final readonly class BridgeOrders
             'keys' => $this->keys($name, $order->texts('ds')),
             'records' => $this->records($name, $order->texts('records')),
             'disclose' => $this->disclose($name, $order->texts('shown')),
+            'renew' => $this->renew($account, $name, $order),
             'transfer' => $this->transfer($account, $name, $order),
             'cancel_transfer' => $this->endTransfer($name, 'clientCancelled', $name->transfer?->to === $account->number),
             'approve_transfer' => $this->endTransfer($name, 'clientApproved', $isHere),
@@ -91,6 +98,45 @@ final readonly class BridgeOrders
         $this->world->store->putAccount($account);
 
         return ['state' => 'pending'];
+    }
+
+    /**
+     * @return array{state: 'done'|'refused', reason?: string, ends?: string, charged?: array{amount: string, currency: string},
+     *     balance?: array{amount: string, currency: string}}
+     */
+    private function renew(Account $account, Registered $name, JsonNode $order): array
+    {
+        $years = $order->intOrNull('years') ?? 1;
+        $price = Prices::of('renew', $name->name, $years);
+        $ends = $name->ends;
+        for ($year = 0; $ends !== null && $year < $years; $year++) {
+            $ends = EndHabit::yearAfter($ends);
+        }
+        $fee = $order->nodeOrNull('fee');
+        $why = match (true) {
+            $ends === null => 'It goes on by itself.',
+            $name->has('redemptionPeriod') || $name->has('pendingDelete') => 'It is deleted.',
+            $order->text('ends') !== gmdate('Y-m-d', $name->ends ?? 0) => 'It ends on another day: '.gmdate('Y-m-d', $name->ends ?? 0).'.',
+            $ends > $this->world->now() + self::YEARS_AHEAD * 365.25 * 86_400 => 'It may not run more than ten years ahead.',
+            $fee !== null && (int) round(100 * (float) $fee->text('amount')) < $price => 'It costs '.Prices::written($price).'.',
+            $account->balance < $price => 'The account holds too little.',
+            default => null,
+        };
+        if ($why !== null) {
+            return self::refused($why);
+        }
+        $account->balance -= $price;
+        $this->world->store->putAccount($account);
+        $name->ends = $ends;
+        $name->renewed = $this->world->now();
+        $name->change(['ok', 'autoRenewPeriod'], ['renewPeriod']);
+
+        return [
+            'state' => 'done',
+            'ends' => gmdate('Y-m-d\TH:i:s\Z', $ends),
+            'charged' => ['amount' => Prices::written($price), 'currency' => Prices::CURRENCY],
+            'balance' => ['amount' => Prices::written($account->balance), 'currency' => Prices::CURRENCY],
+        ];
     }
 
     /** @return array{state: 'done'|'refused', reason?: string} */

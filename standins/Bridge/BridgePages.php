@@ -113,7 +113,14 @@ final readonly class BridgePages
         $state = $answer->text('state');
 
         return HttpResponse::json(
-            ['key' => $key, 'state' => $state, 'reason' => $answer->textOrNull('reason'), 'code' => $answer->textOrNull('code')],
+            ['key' => $key, 'state' => $state, 'reason' => $answer->textOrNull('reason'), 'code' => $answer->textOrNull('code')]
+                + ($answer->textOrNull('ends') === null ? [] : ['ends' => $answer->text('ends')])
+                + array_filter(array_map(
+                    fn (?JsonNode $sum): ?array => $sum === null
+                        ? null
+                        : ['amount' => $sum->text('amount'), 'currency' => $sum->text('currency')],
+                    ['charged' => $answer->nodeOrNull('charged'), 'balance' => $answer->nodeOrNull('balance')],
+                ), is_array(...)),
             $state === 'pending' ? 202 : 200,
         );
     }

@@ -10,6 +10,7 @@ use Acre\Core\Contact\Country;
 use Acre\Core\Contact\HolderKind;
 use Acre\Core\Contact\Mailbox;
 use Acre\Core\Contact\Phone;
+use Acre\Core\Time\Instant;
 use App\Outside\Registrar\BridgeOrder;
 use App\Outside\Registrar\Holder;
 use App\Outside\Registrar\OrderKind;
@@ -18,6 +19,7 @@ use App\Outside\Registrar\Orders\CancelHandover;
 use App\Outside\Registrar\Orders\CancelTransfer;
 use App\Outside\Registrar\Orders\Disclose;
 use App\Outside\Registrar\Orders\HandOver;
+use App\Outside\Registrar\Orders\Renew;
 use App\Outside\Registrar\Orders\ReplaceKeys;
 use App\Outside\Registrar\Orders\ReplaceRecords;
 use App\Outside\Registrar\Orders\ReplaceRegistrant;
@@ -117,6 +119,7 @@ final class BridgeReferenceTest extends TestCase
             OrderKind::CancelHandover => new CancelHandover($id, $name),
             OrderKind::Transfer => new TransferIn($id, $name, 'Xy7-k2pQ', ['9.90', 'GBP']),
             OrderKind::CancelTransfer => new CancelTransfer($id, $name),
+            OrderKind::Renew => new Renew($id, $name, Instant::of('2027-11-02'), 2, ['19.80', 'GBP']),
             OrderKind::ApproveTransfer, OrderKind::RefuseTransfer => new AnswerTransfer($id, $name, $kind === OrderKind::ApproveTransfer),
             OrderKind::Registrant => new ReplaceRegistrant($id, $name, self::holder()),
         };

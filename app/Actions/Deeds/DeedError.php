@@ -27,6 +27,16 @@ final class DeedError extends DomainException
         return self::say('shown_has_changed');
     }
 
+    public static function pricesHaveChanged(): self
+    {
+        return self::say('prices_have_changed');
+    }
+
+    public static function priceChanged(): self
+    {
+        return self::say('price_changed');
+    }
+
     public static function notPrepared(): self
     {
         return self::say('not_prepared');

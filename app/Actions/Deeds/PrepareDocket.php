@@ -12,6 +12,7 @@ use App\Models\LineState;
 use App\Models\User;
 use App\Queries\Names\CaseFiles;
 use App\Queries\Names\HeldCase;
+use App\Queries\Names\RollCase;
 use App\Support\HouseLog;
 use App\Support\TradeClock;
 use Illuminate\Database\Connection;
@@ -35,12 +36,20 @@ final readonly class PrepareDocket
      * @param  list<int>  $nameIds
      * @param  array<string, mixed>  $terms
      * @param  list<int>  $shownClear  the names that the page said could go: fewer may go, never more
+     * @param  array<int, string>|null  $shownCosts  what it said that they cost, by name; null: it said nothing of that
      *
-     * @throws DeedError when nothing can go, or more would than was shown
+     * @throws DeedError when nothing can go, more would than was shown, or at another price
      */
-    public function handle(User $user, string $token, string $deed, array $nameIds, array $terms, array $shownClear): Docket
-    {
-        return $this->database->transaction(function () use ($user, $token, $deed, $nameIds, $terms, $shownClear): Docket {
+    public function handle(
+        User $user,
+        string $token,
+        string $deed,
+        array $nameIds,
+        array $terms,
+        array $shownClear,
+        ?array $shownCosts = null,
+    ): Docket {
+        return $this->database->transaction(function () use ($user, $token, $deed, $nameIds, $terms, $shownClear, $shownCosts): Docket {
             $this->database->select('SELECT pg_advisory_xact_lock(hashtext(?))', [$token]);
             $before = Docket::query()->where('token', $token)->first();
             if ($before !== null) {
@@ -56,6 +65,12 @@ final readonly class PrepareDocket
             }
             if (array_diff($clear, $shownClear) !== []) {
                 throw DeedError::shownHasChanged();
+            }
+            $costs = self::costs($contract, $files, $clear, $terms);
+            foreach ($shownCosts === null ? [] : $clear as $id) {
+                if (LineCost::text($costs[$id] ?? null) !== ($shownCosts[$id] ?? '')) {
+                    throw DeedError::pricesHaveChanged();
+                }
             }
             $docket = Docket::query()->create([
                 'token' => $token,
@@ -82,6 +97,7 @@ final readonly class PrepareDocket
                     'findings' => json_encode($judged[$id]->findings, JSON_THROW_ON_ERROR),
                     'before' => json_encode($change['before'], JSON_THROW_ON_ERROR),
                     'after' => json_encode($change['after'], JSON_THROW_ON_ERROR),
+                    ...LineCost::columns($costs[$id] ?? null),
                     'created_at' => $now->isoSecond(),
                     'updated_at' => $now->isoSecond(),
                 ];
@@ -99,5 +115,25 @@ final readonly class PrepareDocket
 
             return $docket;
         });
+    }
+
+    /**
+     * @param  array<int, RollCase>  $files
+     * @param  list<int>  $clear
+     * @param  array<string, mixed>  $terms
+     * @return array<int, LineCost|null> by name
+     */
+    private static function costs(Deed $deed, array $files, array $clear, array $terms): array
+    {
+        $costs = [];
+        if (! $deed instanceof Costs) {
+            return [];
+        }
+        foreach ($clear as $id) {
+            $file = $files[$id] ?? null;
+            $costs[$id] = $file instanceof HeldCase ? $deed->costs($file, $terms) : null;
+        }
+
+        return $costs;
     }
 }

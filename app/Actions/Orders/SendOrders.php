@@ -264,13 +264,12 @@ final readonly class SendOrders
                 AnswerKind::Pending => OrderState::Pending,
                 default => OrderState::Refused,
             };
-            $this->database->update('UPDATE orders SET state = ?, code = ?, answer = ?, answered_at = clock_timestamp() WHERE id = ?', [
-                $state->value,
-                $answer->code,
-                $answer->words,
-                $now->id,
-            ]);
-            $now->setRawAttributes(['state' => $state->value, 'answer' => $answer->words] + $now->getAttributes(), true);
+            $told = $answer->told === null ? null : json_encode((object) $answer->told->jsonSerialize(), JSON_THROW_ON_ERROR);
+            $this->database->update(
+                'UPDATE orders SET state = ?, code = ?, answer = ?, told = ?, answered_at = clock_timestamp() WHERE id = ?',
+                [$state->value, $answer->code, $answer->words, $told, $now->id],
+            );
+            $now->setRawAttributes(['state' => $state->value, 'answer' => $answer->words, 'told' => $told] + $now->getAttributes(), true);
             if ($answer->secret !== null) {
                 $this->codes->handle($now->name_id, $answer->secret, 'registrar');
             }

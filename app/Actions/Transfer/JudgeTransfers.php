@@ -8,6 +8,7 @@ use Acre\Core\Contact\TakesMail;
 use Acre\Core\Disclosure\Disclosure;
 use Acre\Core\Lifecycle\Intent;
 use Acre\Core\Money\Money;
+use Acre\Core\Price\Rate;
 use Acre\Core\Rulebook\Rulebook;
 use Acre\Core\Time\Instant;
 use Acre\Core\Transfer\Approver;
@@ -19,6 +20,7 @@ use Acre\Core\Transfer\Losing;
 use Acre\Core\Transfer\ServersKnown;
 use Acre\Core\Transfer\Transfer;
 use App\Models\Account;
+use App\Queries\Money\PriceBook;
 use App\Queries\Movements\SeenArrivals;
 use App\Queries\Names\HeldCase;
 use App\Queries\Servers\OwnServers;
@@ -31,7 +33,7 @@ final class JudgeTransfers
     /** @var array<int, Row> by name: its code, its kept zone, its DS, what is disputed */
     private array $known = [];
 
-    /** @var array<string, array{Money, Money}|null> of a transfer by suffix, without tax and with it; null: only other actions have one */
+    /** @var array<string, Rate|null> of a transfer by suffix; null: only other actions have one */
     private array $prices = [];
 
     /** @var array<int, array<string, ArrivalsSeen>> by registrar and suffix */
@@ -41,7 +43,8 @@ final class JudgeTransfers
         private readonly Connection $database,
         private readonly OwnServers $own,
         private readonly SeenArrivals $arrivals,
-        private readonly Rulebook $book,
+        private readonly PriceBook $book,
+        private readonly Rulebook $rules,
     ) {
     }
 
@@ -69,31 +72,24 @@ final class JudgeTransfers
         }
         $this->own->readAhead(array_values($registrars));
         $this->seen = $this->arrivals->from($registrars, $now);
-        foreach (
-            $gaining === null ? [] : Row::all($this->database->select(
-                'SELECT suffix, action, amount, currency, tax_percent FROM prices WHERE registrar_id = ? AND span @> ?::timestamptz',
-                [$gaining->registrar_id, $now->isoSecond()],
-            )) as $row
-        ) {
-            $suffix = $row->text('suffix');
-            $this->prices[$suffix] ??= null;
-            if ($row->text('action') === 'transfer') {
-                $net = Money::of($row->text('amount'), $row->text('currency'));
-                $this->prices[$suffix] = [$net, $net->withTax($row->text('tax_percent'))];
-            }
+        if ($gaining !== null) {
+            $this->prices = array_map(
+                fn (array $rates): ?Rate => $rates['transfer'] ?? null,
+                $this->book->of([$gaining->registrar_id], $now)[$gaining->registrar_id] ?? [],
+            );
         }
     }
 
     /** What it costs at the gaining registrar, with tax; null: not known. */
     public function price(HeldCase $file): ?Money
     {
-        return $this->prices[$file->facts->name->suffix()][1] ?? null;
+        return ($this->prices[$file->facts->name->suffix()] ?? null)?->gross();
     }
 
     /** The same before tax, as registries count it. */
     public function fee(HeldCase $file): ?Money
     {
-        return $this->prices[$file->facts->name->suffix()][0] ?? null;
+        return ($this->prices[$file->facts->name->suffix()] ?? null)?->net();
     }
 
     /** The side where a name that was read ahead is to go, in an account of ours. */
@@ -123,7 +119,7 @@ final class JudgeTransfers
         $codeSince = $known?->instant('got_on');
 
         return new Transfer(
-            $file->life($this->book, $now),
+            $file->life($this->rules, $now),
             new Losing(
                 $file->account->registrarName,
                 $file->account->ours,

@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http\Accounts;
 
+use Acre\Core\Balance\PaidFrom;
 use Acre\Core\Time\Instant;
 use App\Http\KeepsGuarded;
 use App\Http\NotTaken;
 use App\Http\SignedIn;
 use App\Models\Account;
 use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
 
 final class AccountRequest extends FormRequest
 {
@@ -45,6 +47,8 @@ final class AccountRequest extends FormRequest
             'letters_to' => ['nullable', 'email', 'max:320'],
             'way_back' => ['nullable', 'string', 'max:1000'],
             'hosts_too' => ['boolean'],
+            'paid_from' => ['sometimes', 'required', Rule::enum(PaidFrom::class)],
+            'card_ends_on' => ['nullable', 'date_format:Y-m-d', 'after:2000-01-01', 'before:2101-01-01'],
             'remarks' => ['nullable', 'string', 'max:4000'],
             'version' => ['sometimes', 'integer'],
         ];

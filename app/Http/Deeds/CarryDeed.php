@@ -23,10 +23,11 @@ final readonly class CarryDeed
     /**
      * @param  list<int>  $shown  the names that the page said could go
      * @param  array<string, mixed>  $terms
+     * @param  array<int, string>|null  $shownCosts  what it said that they cost; null: nothing
      *
      * @throws DeedError when nothing can go, or more would than was shown
      */
-    public function handle(DeedRequest $request, array $shown, string $deed, array $terms): Docket
+    public function handle(DeedRequest $request, array $shown, string $deed, array $terms, ?array $shownCosts = null): Docket
     {
         $ids = $request->names($this->gather) ?? [];
         Name::query()->whereIn('id', $ids)->get()->each(fn (Name $name) => Gate::authorize('change', $name));
@@ -41,6 +42,7 @@ final readonly class CarryDeed
             $request->without() === [] ? $ids : array_values(array_intersect($ids, $shown)),
             $terms,
             $shown,
+            $shownCosts,
         );
         if ($settles && Gate::allows('settle', $docket)) {
             $this->settle->handle($request->person(), $docket);

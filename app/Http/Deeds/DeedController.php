@@ -4,18 +4,20 @@ declare(strict_types=1);
 
 namespace App\Http\Deeds;
 
+use App\Actions\Deeds\Costs;
 use App\Actions\Deeds\DeedError;
 use App\Actions\Deeds\Deeds;
 use App\Actions\Deeds\HasPage;
 use App\Actions\Deeds\Illustrated;
+use App\Actions\Deeds\LineCost;
 use App\Actions\Names\GatherNames;
 use App\Models\Name;
 use App\Queries\Deeds\JudgeNames;
 use App\Queries\Deeds\Verdicts;
+use App\Queries\Names\HeldCase;
 use App\Support\TradeClock;
 use App\View\Words;
 use Illuminate\Http\RedirectResponse;
-use Illuminate\Support\Facades\Crypt;
 use Illuminate\Support\Str;
 use Illuminate\View\View;
 
@@ -63,7 +65,10 @@ final readonly class DeedController
             'rows' => $verdicts?->rows($request->query('rows') === 'all' ? PHP_INT_MAX : self::ROWS) ?? [],
             'address' => fn (array $change): string => route('deeds.show', [$deed, ...$request->which(), ...$said, ...$change]),
             'token' => old('token', (string) Str::uuid()),
-            'shown' => Crypt::encryptString((string) json_encode($verdicts?->clearIds() ?? [])),
+            'shown' => StoreDeedRequest::shows(
+                $verdicts?->clearIds() ?? [],
+                $terms === null || $verdicts === null ? [] : self::costs($contract, $verdicts, $terms),
+            ),
             'choices' => $contract->choices(),
             'picture' => $contract instanceof Illustrated && $terms !== null && $verdicts !== null
                     ? $contract->picture($verdicts->held(), $terms, $now)
@@ -81,10 +86,29 @@ final readonly class DeedController
             return redirect($back)->withErrors(['deed' => __('deeds.errors.no_terms')]);
         }
         try {
-            return to_route('dockets.show', $carry->handle($request, $request->shown(), $deed, $terms));
+            return to_route('dockets.show', $carry->handle($request, $request->shown(), $deed, $terms, $request->shownCosts()));
         } catch (DeedError $e) {
             return redirect($back)->withErrors(['deed' => $e->getMessage()]);
         }
+    }
+
+    /**
+     * What the page says that each name costs.
+     *
+     * @param  array<string, mixed>  $terms
+     * @return array<int, string> by name
+     */
+    private static function costs(HasPage $deed, Verdicts $verdicts, array $terms): array
+    {
+        $costs = [];
+        if (! $deed instanceof Costs) {
+            return [];
+        }
+        foreach ($verdicts->clear as $one) {
+            $costs[$one->file->nameId] = $one->file instanceof HeldCase ? LineCost::text($deed->costs($one->file, $terms)) : '';
+        }
+
+        return $costs;
     }
 
     private function deed(string $key): HasPage

@@ -30,12 +30,49 @@ trait StoresDeed
      */
     public function shown(): array
     {
+        return array_values(array_filter($this->written()['clear'] ?? [], is_int(...)));
+    }
+
+    /**
+     * What the page said that they cost.
+     *
+     * @return array<int, string> by name
+     *
+     * @throws DeedError when it is not what a page wrote
+     */
+    public function shownCosts(): array
+    {
+        return array_filter(
+            array_filter($this->written()['costs'] ?? [], is_string(...)),
+            is_int(...),
+            ARRAY_FILTER_USE_KEY,
+        );
+    }
+
+    /**
+     * As a page writes it.
+     *
+     * @param  list<int>  $clear
+     * @param  array<int, string>  $costs
+     */
+    public static function shows(array $clear, array $costs = []): string
+    {
+        return Crypt::encryptString(json_encode(['clear' => $clear, 'costs' => $costs], JSON_THROW_ON_ERROR));
+    }
+
+    /**
+     * @return array<array-key, array<array-key, mixed>>
+     *
+     * @throws DeedError
+     */
+    private function written(): array
+    {
         try {
-            $shown = json_decode(Crypt::decryptString($this->string('shown')->toString()), true);
+            $written = json_decode(Crypt::decryptString($this->string('shown')->toString()), true);
         } catch (DecryptException) {
             throw DeedError::shownHasChanged();
         }
 
-        return array_values(array_filter(is_array($shown) ? $shown : [], is_int(...)));
+        return array_filter(is_array($written) ? $written : [], is_array(...));
     }
 }

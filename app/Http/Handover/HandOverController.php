@@ -27,7 +27,6 @@ use App\Support\TradeClock;
 use App\View\Words;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\RedirectResponse;
-use Illuminate\Support\Facades\Crypt;
 use Illuminate\Support\Str;
 use Illuminate\View\View;
 
@@ -96,7 +95,7 @@ final readonly class HandOverController
             'example' => $receiver === null ? null : $this->tallies->exampleIn($receiver->id),
             'last' => $receiver === null ? null : $this->tallies->lastHandover($receiver->id),
             'token' => old('token', (string) Str::uuid()),
-            'shown' => Crypt::encryptString((string) json_encode($verdicts->clearIds())),
+            'shown' => StoreHandOverRequest::shows($verdicts->clearIds()),
             'words' => $this->words,
         ]);
     }

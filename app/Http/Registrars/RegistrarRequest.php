@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Registrars;
 
+use Acre\Core\Balance\ChargeOrder;
 use Acre\Core\Contact\Field;
 use Acre\Core\Lifecycle\LateTerms;
 use Acre\Core\Movement\Confirms;
@@ -60,6 +61,8 @@ final class RegistrarRequest extends FormRequest
             'lot_size' => ['required', 'integer', 'between:1,10000'],
             'handover_hold_days' => ['required', 'integer', 'between:0,365'],
             'charge_lead_days' => ['required', 'integer', 'between:0,'.LateTerms::MOST_LEAD],
+            'charge_order' => ['sometimes', 'required', Rule::enum(ChargeOrder::class)],
+            'charge_retries' => ['nullable', 'string', 'regex:/^\s*\d{1,2}(\s*,\s*\d{1,2}){0,9}\s*$/D'],
             'dark_after_days' => $days,
             'plain_after_days' => $days,
             'late_until_days' => [...$days, 'gte:plain_after_days'],
@@ -102,6 +105,9 @@ final class RegistrarRequest extends FormRequest
         ) {
             $columns[$number] = is_numeric($columns[$number] ?? null) ? (int) $columns[$number] : null;
         }
+        $columns['charge_retries'] = array_values(
+            array_map(intval(...), array_filter(explode(',', $this->word('charge_retries')), fn (string $day): bool => trim($day) !== '')),
+        );
         $behind = is_string($columns['behind'] ?? null)
             ? preg_split('/\s*[,;\n]\s*/u', trim($columns['behind']), -1, PREG_SPLIT_NO_EMPTY)
             : [];

@@ -8,6 +8,7 @@ use App\Models\Account;
 use App\Outside\Registrar\Orders\Disclose;
 use App\Outside\Registrar\Orders\HandOver;
 use App\Outside\Registrar\Orders\Order;
+use App\Outside\Registrar\Orders\Renew;
 use App\Outside\Registrar\Orders\ReplaceKeys;
 use App\Outside\Registrar\Orders\ReplaceRecords;
 use App\Outside\Registrar\Orders\ReplaceRegistrant;
@@ -22,7 +23,7 @@ final readonly class BridgeOrder implements JsonSerializable
     {
     }
 
-    /** @return array<string, string|array<array-key, string|list<string>>> */
+    /** @return array<string, string|int|array<array-key, string|list<string>>> */
     public function jsonSerialize(): array
     {
         return ['kind' => $this->order->kind()->value, 'name' => $this->order->name] + match (true) {
@@ -34,11 +35,25 @@ final readonly class BridgeOrder implements JsonSerializable
             $this->order instanceof ReplaceKeys => ['ds' => $this->order->delegates],
             $this->order instanceof TransferIn => array_filter([
                 'code' => $this->order->code,
-                'fee' => $this->order->fee === null ? null : ['amount' => $this->order->fee[0], 'currency' => $this->order->fee[1]],
+                'fee' => self::fee($this->order->fee),
             ], fn (string|array|null $value): bool => $value !== null),
+            $this->order instanceof Renew => array_filter([
+                'ends' => $this->order->ends->date(),
+                'years' => $this->order->years,
+                'fee' => self::fee($this->order->fee),
+            ], fn (string|int|array|null $value): bool => $value !== null),
             $this->order instanceof ReplaceRegistrant => ['holder' => $this->holder($this->order->holder)],
             default => [],
         };
+    }
+
+    /**
+     * @param  array{string, string}|null  $fee
+     * @return array{amount: string, currency: string}|null
+     */
+    private static function fee(?array $fee): ?array
+    {
+        return $fee === null ? null : ['amount' => $fee[0], 'currency' => $fee[1]];
     }
 
     /** @return array<string, string|array<string, string>> named as its registrar names accounts */

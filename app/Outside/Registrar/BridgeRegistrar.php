@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Outside\Registrar;
 
+use Acre\Core\Money\Money;
 use Acre\Core\Time\Instant;
 use Acre\Wire\Json\JsonError;
 use Acre\Wire\Json\JsonNode;
@@ -69,6 +70,21 @@ final readonly class BridgeRegistrar implements Registrar
         return trim($said->text('number').' '.($said->textOrNull('login') ?? ''));
     }
 
+    public function balance(Account $account): ?Money
+    {
+        $fetched = $this->ask($account, 'GET', 'account');
+        if ($fetched->status !== 200) {
+            throw NotReached::refused($this->host($account), $fetched->status, $this->reason($account, $fetched));
+        }
+        try {
+            $balance = $this->node($account, $fetched)->nodeOrNull('balance');
+
+            return $balance === null ? null : Told::of(null, null, $balance->text('amount'), $balance->text('currency'))->balance;
+        } catch (JsonError $e) {
+            throw NotReached::garbled($this->host($account), $e->getMessage());
+        }
+    }
+
     public function messages(Account $account, callable $keep): void
     {
         $fetched = $this->ask($account, 'GET', 'messages');
@@ -118,7 +134,7 @@ final readonly class BridgeRegistrar implements Registrar
             $words = mb_substr($node->textOrNull('reason') ?? '', 0, 1_000);
 
             return match ($node->text('state')) {
-                'done' => Answer::done(null, $words, $node->rawOrNull('code')),
+                'done' => Answer::done(null, $words, $node->rawOrNull('code'), self::told($node)),
                 'pending' => Answer::pending(null, $words),
                 'refused' => Answer::refused(null, $words),
                 default => throw NotReached::garbled($this->host($account), 'an order is done, pending or refused.'),
@@ -126,6 +142,18 @@ final readonly class BridgeRegistrar implements Registrar
         } catch (JsonError $e) {
             throw NotReached::garbled($this->host($account), $e->getMessage());
         }
+    }
+
+    private static function told(JsonNode $node): ?Told
+    {
+        [$charged, $balance] = [$node->nodeOrNull('charged'), $node->nodeOrNull('balance')];
+        $told = new Told(
+            $node->textOrNull('ends') === null ? null : Instant::from($node->time('ends')),
+            $charged === null ? null : Told::of(null, [$charged->text('amount')], null, $charged->text('currency'))->charged,
+            $balance === null ? null : Told::of(null, null, $balance->text('amount'), $balance->text('currency'))->balance,
+        );
+
+        return $told->isEmpty() ? null : $told;
     }
 
     private function reason(Account $account, Fetched $fetched): string

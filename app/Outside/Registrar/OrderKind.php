@@ -28,6 +28,8 @@ enum OrderKind: string
     /** The losing side says yes at once, and not by silence. */
     case ApproveTransfer = 'approve_transfer';
     case RefuseTransfer = 'refuse_transfer';
+    /** It runs some years longer. */
+    case Renew = 'renew';
     /** Another legal holder, or another version of the same one's data. */
     case Registrant = 'registrant';
 

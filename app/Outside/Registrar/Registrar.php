@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Outside\Registrar;
 
+use Acre\Core\Money\Money;
 use App\Models\Account;
 use App\Outside\Reach\NotReached;
 use App\Outside\Registrar\Orders\Order;
@@ -34,6 +35,15 @@ interface Registrar
      * @throws NotReached
      */
     public function greet(Account $account): string;
+
+    /**
+     * What the account holds.
+     *
+     * @return Money|null null: the registrar says nothing of it
+     *
+     * @throws NotReached
+     */
+    public function balance(Account $account): ?Money;
 
     /**
      * Takes what waits for the account, one after the other. What is told is acknowledged when the callback has come back.

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Outside\Registrar;
 
 use Acre\Core\Contact\Field;
+use Acre\Core\Money\Money;
 use Acre\Core\Time\Instant;
 use Acre\Wire\Epp\Command\AccountInfo;
 use Acre\Wire\Epp\Command\AccountUpdate;
@@ -15,6 +16,7 @@ use Acre\Wire\Epp\Command\ContactInfo;
 use Acre\Wire\Epp\Command\Disclose as WithheldFields;
 use Acre\Wire\Epp\Command\DomainChange;
 use Acre\Wire\Epp\Command\DomainInfo;
+use Acre\Wire\Epp\Command\DomainRenew;
 use Acre\Wire\Epp\Command\DomainUpdate;
 use Acre\Wire\Epp\Command\HostAddresses;
 use Acre\Wire\Epp\Command\HostCreate;
@@ -23,10 +25,13 @@ use Acre\Wire\Epp\Command\Poll;
 use Acre\Wire\Epp\Command\Transfer;
 use Acre\Wire\Epp\Command\TransferStep;
 use Acre\Wire\Epp\Data\AccountData;
+use Acre\Wire\Epp\Data\AccountHolds;
 use Acre\Wire\Epp\Data\Availability;
 use Acre\Wire\Epp\Data\ContactData;
 use Acre\Wire\Epp\Data\DomainData;
+use Acre\Wire\Epp\Data\Fees;
 use Acre\Wire\Epp\Data\HandoverData;
+use Acre\Wire\Epp\Data\NewEnd;
 use Acre\Wire\Epp\Data\PendingAction;
 use Acre\Wire\Epp\Data\SigningKey;
 use Acre\Wire\Epp\Data\TransferData;
@@ -46,6 +51,7 @@ use App\Outside\Registrar\Orders\CancelTransfer;
 use App\Outside\Registrar\Orders\Disclose;
 use App\Outside\Registrar\Orders\HandOver;
 use App\Outside\Registrar\Orders\Order;
+use App\Outside\Registrar\Orders\Renew;
 use App\Outside\Registrar\Orders\ReplaceKeys;
 use App\Outside\Registrar\Orders\ReplaceRegistrant;
 use App\Outside\Registrar\Orders\ReplaceServers;
@@ -91,7 +97,7 @@ final readonly class WireRegistrar implements Registrar
 
         return match (true) {
             $code === EppCode::Pending => Answer::pending($code->value, $words),
-            $code->isSuccess() => Answer::done($code->value, $words),
+            $code->isSuccess() => Answer::done($code->value, $words, told: self::told($order, $response)),
             $code->isServers() || $code->endsSession() => Answer::later($code->value, $words),
             // Some refuse to switch what stands so already (RFC 5730 §3, 2306): it is as it was wanted.
             default => ($order->kind()->isSwitch() ? $this->look($account, $order) : null) ?? Answer::refused($code->value, $words),
@@ -125,6 +131,7 @@ final readonly class WireRegistrar implements Registrar
             $order instanceof ReplaceKeys => self::keysOf($domain) === self::sorted($order->delegates),
             $order instanceof ReplaceRegistrant => $domain->registrant === $order->holder->handle,
             $order instanceof TransferIn => ($beyond->number ?? $domain->sponsor) === $account->number,
+            $order instanceof Renew => self::isRenewed($domain, $order),
             default => false,
         };
         $isOffered = $order instanceof HandOver
@@ -132,10 +139,39 @@ final readonly class WireRegistrar implements Registrar
             && $beyond->offeredTo === ($order->receiver['number'] ?? null);
 
         return match (true) {
-            $isDone => Answer::done(null, 'seen by asking'),
+            $isDone => Answer::done(
+                null,
+                'seen by asking',
+                told: $order instanceof Renew && $domain->ends !== null ? new Told(Instant::from($domain->ends)) : null,
+            ),
             $isOffered || ($order instanceof TransferIn && $this->isAskedFor($account, $order)) => Answer::pending(null, 'seen by asking'),
             default => null,
         };
+    }
+
+    /** It runs further, and not only because its registry renewed it by itself (RFC 3915 §3.1): that one could still be taken back. */
+    private static function isRenewed(DomainData $domain, Renew $order): bool
+    {
+        return $domain->ends !== null &&
+            Instant::from($domain->ends)->toDay()->isAfter($order->ends->toDay()) &&
+            ! (in_array('autoRenewPeriod', $domain->statuses, true) && ! in_array('renewPeriod', $domain->statuses, true));
+    }
+
+    /** The end that it has now, what was charged (RFC 8748 §5.2.3), and what is left. */
+    private static function told(Order $order, EppResponse $response): ?Told
+    {
+        if (! $order instanceof Renew) {
+            return null;
+        }
+        $ends = NewEnd::of($response)->ends;
+        $fees = Fees::charged($response);
+
+        return Told::of(
+            $ends === null ? null : Instant::from($ends),
+            $fees === null ? null : [...$fees->fees, ...$fees->credits],
+            $fees?->balance,
+            $fees?->currency,
+        );
     }
 
     /** Whether it is this account that has asked for it, and waits (RFC 5731 §3.1.3). */
@@ -152,6 +188,16 @@ final readonly class WireRegistrar implements Registrar
     public function greet(Account $account): string
     {
         return self::words($this->gates->of($account)->command(new AccountInfo($account->number), 'try-'.bin2hex(random_bytes(8))));
+    }
+
+    public function balance(Account $account): ?Money
+    {
+        return $this->reading($account, function () use ($account): ?Money {
+            $response = $this->gates->of($account)->command(new AccountInfo($account->number), 'balance-'.bin2hex(random_bytes(8)));
+            $holds = $response->code() === EppCode::Done ? AccountHolds::of($response) : null;
+
+            return $holds === null ? null : Told::of(null, null, $holds->amount, $holds->currency)->balance;
+        });
     }
 
     public function messages(Account $account, callable $keep): void
@@ -289,6 +335,12 @@ final readonly class WireRegistrar implements Registrar
                 $order->name,
                 $order->code,
                 fee: $order->fee === null ? null : new AgreedFee($order->fee[0], $order->fee[1]),
+            ),
+            $order instanceof Renew => new DomainRenew(
+                $order->name,
+                $order->ends->toDateTime(),
+                $order->years,
+                $order->fee === null ? null : new AgreedFee($order->fee[0], $order->fee[1]),
             ),
             $order instanceof CancelTransfer => new Transfer(EppObject::Domain, TransferStep::Cancel, $order->name),
             $order instanceof AnswerTransfer => new Transfer(

@@ -19,18 +19,24 @@ use Acre\Core\Money\Money;
 use Acre\Core\Movement\Account;
 use Acre\Core\Movement\ExtraKind;
 use Acre\Core\Name\DomainName;
+use Acre\Core\Price\Rate;
 use Acre\Core\Registrant\Guard;
 use Acre\Core\Time\Instant;
 use App\Models\LineState;
 use App\Queries\Contacts\StillTold;
+use App\Queries\Money\PriceBook;
 use App\Support\Row;
 use Illuminate\Database\Connection;
 
 /** The case files of names that are held or watched, nine queries for however many. */
 final readonly class CaseFiles
 {
-    public function __construct(private Connection $database, private StillTold $told, private int $askLead)
-    {
+    public function __construct(
+        private Connection $database,
+        private StillTold $told,
+        private PriceBook $prices,
+        private int $askLead,
+    ) {
     }
 
     /**
@@ -267,20 +273,14 @@ final readonly class CaseFiles
     private function prices(array $places, Instant $now): array
     {
         $registrars = array_unique(array_map(fn (AccountTerms $place): int => $place->account->registrar, $places));
-        $found = [];
-        $held = $this->database->select(
-            'SELECT registrar_id, suffix, action, amount, currency, tax_percent FROM prices
-                WHERE registrar_id = ANY (?::bigint[]) AND span @> ?::timestamptz',
-            ['{'.implode(',', $registrars).'}', $now->isoSecond()],
-        );
-        foreach (Row::all($held) as $row) {
-            $found[$row->int('registrar_id')][$row->text('suffix')][$row->text('action')] = Money::of(
-                $row->text('amount'),
-                $row->text('currency'),
-            )->withTax($row->text('tax_percent'));
-        }
 
-        return $found;
+        return array_map(
+            fn (array $suffixes): array => array_map(
+                fn (array $rates): array => array_map(fn (Rate $rate): Money => $rate->gross(), $rates),
+                $suffixes,
+            ),
+            $this->prices->of($registrars, $now),
+        );
     }
 
     /**

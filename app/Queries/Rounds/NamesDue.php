@@ -116,8 +116,7 @@ final readonly class NamesDue
     }
 
     /**
-     * The button of names that are renewed at their registrar: their new end is recorded, so many at once as an address holds; more are
-     * looked at.
+     * The button of names that are to be renewed, so many at once as an address holds; more are looked at.
      *
      * @param  array<string, string|int>  $narrow
      * @return array{string, string} words, in rounds.php, and address
@@ -127,7 +126,7 @@ final readonly class NamesDue
         $list = $group->textOrNull('list') ?? '';
 
         return $list !== '' && strlen($list) <= self::ADDRESS
-            ? ['rounds.renewed', route('deeds.show', ['record_renewal', 'name' => $list])]
+            ? ['rounds.renewed', route('deeds.show', ['renew', 'name' => $list])]
             : ['rounds.see_them', self::address($group, $narrow)];
     }
 

@@ -251,7 +251,8 @@ final class Outside
                     'login' => (string) $account[2],
                     'mailbox' => (string) $account[3],
                     'password' => self::password($account[1]),
-                    'balance' => 250_00,
+                    // Too little for what is charged there six days later.
+                    'balance' => $account[1] === '40718' ? 10_40 : 250_00,
                     'handle' => (string) $account[4],
                 ],
                 House::accounts(),

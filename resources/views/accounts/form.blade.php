@@ -62,6 +62,12 @@
                     value="1" @checked((bool) old('hosts_too', $account->hosts_too))> {{
                         __('accounts.form.the_same_login_also_opens_the')
                     }}</label>
+            <h2>{{ __('money.trail') }}</h2>
+            <div class="columns">
+                <x-choice name="paid_from" :label="__('money.paid_from')" :value="$account->paid_from->value" words="money.from"/>
+                <x-field name="card_ends_on" :label="__('money.card_ends_on')" type="date" :value="$account->card_ends_on"
+                    :note="__('money.card_ends_said')"/>
+            </div>
             <x-field name="remarks" :label="__('common.notes')" type="area" :value="$account->remarks" maxlength="4000" />
         </x-row-form>
     @endif

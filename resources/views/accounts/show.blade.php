@@ -40,7 +40,8 @@
             </p>
         </div>
         @can('prepare')
-            <p class="head-deeds"><a class="button" href="{{ route('accounts.edit', $account) }}">{{ __('common.change') }}</a></p>
+            <p class="head-deeds"><a class="button" href="{{ route('accounts.money', $account) }}">{{ __('money.trail') }}</a>
+                <a class="button" href="{{ route('accounts.edit', $account) }}">{{ __('common.change') }}</a></p>
         @endcan
     </div>
     @if ($unlocked !== null)

@@ -31,6 +31,7 @@
                     'roll' => 'Roll',
                     'movements.index' => 'Movements',
                     'contacts.index' => 'People',
+                    'almanac' => 'Almanac',
                     'drift.index' => 'Outside',
                 ] as $route => $word)
                     @if (Route::has($route))

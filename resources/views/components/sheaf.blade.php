@@ -20,6 +20,7 @@
             <div class="menu-sheet">
                 @foreach (
                     [
+                        'renew',
                         'change_lock',
                         'change_auto_renew',
                         'change_disclosure',

@@ -3,8 +3,8 @@
     @foreach (explode(' ', $of['servers']) as $host)
         <span class="host">{{ $host }}</span>
     @endforeach
-@elseif (isset($of['account'], $of['ends']))
-    {{ $of['account'] }}
+@elseif (isset($of['ends']) && (isset($of['account']) || isset($of['costs'])))
+    {{ $of['account'] ?? '' }}
     @if ($of['ends'] !== '')
         <span class="reason">{{ __('deeds.transfer.ends_on', ['day' => $of['ends']]) }}</span>
     @endif

@@ -108,6 +108,9 @@
         <div class="columns">
             <x-field name="charge_lead_days" :label="__('registrars.form.renewal_charged_days_before')" type="number" min="0" max="90"
                 :value="$registrar->charge_lead_days" required/>
+            <x-choice name="charge_order" :label="__('money.order')" :value="$registrar->charge_order->value" words="money.orders"/>
+            <x-field name="charge_retries" :label="__('money.retries')" :value="implode(', ', $registrar->charge_retries)" maxlength="60"
+                :note="__('money.retries_said')"/>
             <x-field name="dark_after_days" :label="__('registrars.form.suspended_days_after_the_end')" type="number" min="0"
                 max="90" :value="$registrar->dark_after_days"
                 :note="__('common.empty_not_known')" />

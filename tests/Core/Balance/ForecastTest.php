@@ -12,17 +12,15 @@ use Acre\Core\Balance\EntryKind;
 use Acre\Core\Balance\Forecast;
 use Acre\Core\Balance\Purse;
 use Acre\Core\Balance\TopUp;
-use Acre\Core\Lifecycle\LateTerms;
-use Acre\Core\Lifecycle\NameFacts;
 use Acre\Core\Money\Money;
 use Acre\Core\Money\MoneyError;
-use Acre\Core\Name\DomainName;
+use Acre\Core\Price\Rate;
+use Acre\Core\Price\Rates;
 use Acre\Core\Time\Instant;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
-use Tests\Core\Given;
 
 /** A balance run forward through October 2026: who is charged, who is refused, and what is left. */
 final class ForecastTest extends TestCase
@@ -177,25 +175,54 @@ final class ForecastTest extends TestCase
 
     public function test_terms_to_come_are_charged_ahead_of_each_end(): void
     {
-        $facts = new NameFacts(DomainName::of('leap.com'), Instant::of('2020-02-29'), Instant::of('2027-02-28'));
-        $price = Money::of('9.90', 'GBP');
-        $of = fn (string $from, string $until, int $lead): array => array_map(
-            fn (Charge $one): string => "{$one->at->date()} {$one->ends->date()}",
-            ChargesToCome::of($facts, new LateTerms($lead), Given::rulebook()->for('com', Instant::of('2026-10-06')), $price, Instant::of($from), Instant::of($until)),
+        $of = fn (string $from, string $until, int $lead, int $least = 12): array => array_map(
+            fn (Charge $one): string => "{$one->at->date()} {$one->ends->date()} {$one->amount->decimal()}",
+            ChargesToCome::of(
+                'leap.com',
+                Instant::of('2020-02-29'),
+                Instant::of('2027-02-28'),
+                $lead,
+                $least,
+                self::rate('9.90'),
+                Instant::of($from),
+                Instant::of($until),
+            )->charges,
         );
         // A name of 29 February comes back to that day in leap years.
         self::assertSame(
-            ['2027-01-29 2027-02-28', '2028-01-30 2028-02-29', '2029-01-29 2029-02-28'],
+            ['2027-01-29 2027-02-28 9.90', '2028-01-30 2028-02-29 9.90', '2029-01-29 2029-02-28 9.90'],
             $of('2026-10-06', '2029-10-06', 30),
         );
-        self::assertSame(['2027-02-28 2027-02-28'], $of('2027-02-28T12:00:00Z', '2028-02-29', 0));
-        self::assertSame(['2028-02-29 2028-02-29'], $of('2027-03-01', '2028-03-01', 0));
+        self::assertSame(['2027-02-28 2027-02-28 9.90'], $of('2027-02-28T12:00:00Z', '2028-02-29', 0));
+        self::assertSame(['2028-02-29 2028-02-29 9.90'], $of('2027-03-01', '2028-03-01', 0));
         self::assertSame([], $of('2026-10-06', '2027-01-29', 30));
-        $open = new NameFacts(DomainName::of('leap.com'), Instant::of('2020-02-29'));
+        // Where a registry sells two years at least, each charge is for two.
+        self::assertSame(['2027-02-28 2027-02-28 19.80', '2029-02-28 2029-02-28 19.80'], $of('2026-10-06', '2030-01-01', 0, 24));
+    }
+
+    public function test_a_price_rise_that_is_known_counts_from_its_day(): void
+    {
+        $rates = new Rates([
+            [Instant::of('2027-01-01'), Instant::of('2028-03-01'), self::rate('9.90')],
+            [Instant::of('2028-03-01'), null, self::rate('12.00')],
+        ]);
+        $found = ChargesToCome::of('a.com', null, Instant::of('2026-12-01'), 0, 12, $rates, Instant::of('2026-10-06'), Instant::of(
+            '2029-01-01',
+        ));
         self::assertSame(
-            [],
-            ChargesToCome::of($open, new LateTerms, Given::rulebook()->for('com', Instant::of('2026-10-06')), $price, Instant::of('2026-10-06'), Instant::of('2030-01-01')),
+            ['2027-12-01 9.90', '2028-12-01 12.00'],
+            array_map(fn (Charge $one): string => "{$one->at->date()} {$one->amount->decimal()}", $found->charges),
         );
+        self::assertSame(1, $found->unpriced, 'of 2026 nobody knows the price');
+        self::assertSame(['9.90', '12.00'], [
+            $rates->at(Instant::of('2028-02-29T23:59:59Z'))?->net->decimal(),
+            $rates->at(Instant::of('2028-03-01T00:00:00Z'))?->net->decimal(),
+        ]);
+    }
+
+    private static function rate(string $net): Rate
+    {
+        return new Rate(Money::of($net, 'GBP'), '0');
     }
 
     private static function charge(string $name, int $day, string $amount): Charge

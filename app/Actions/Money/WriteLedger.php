@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Money;
+
+use Acre\Core\Money\Money;
+use Acre\Core\Time\Instant;
+use Illuminate\Database\Connection;
+
+/** What was charged or paid in, and what an account holds, as somebody said it. Only ever added to. In the caller's transaction. */
+final readonly class WriteLedger
+{
+    public function __construct(private Connection $database)
+    {
+    }
+
+    /**
+     * @param  'renew'|'transfer'|'add'|'restore'|'late'|'top_up'|'refund'|'other'  $kind
+     * @param  Money  $amount  below nothing: charged
+     * @param  'answer'|'docket'|'hand'  $source
+     */
+    public function entry(
+        int $accountId,
+        ?int $nameId,
+        string $kind,
+        Money $amount,
+        Instant $on,
+        string $source,
+        ?int $lineId = null,
+        ?int $userId = null,
+        string $words = '',
+    ): void {
+        $this->database->insert(
+            'INSERT INTO ledger (account_id, name_id, kind, amount, currency, charged_on, source, docket_line_id, entered_by, words)
+                VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)',
+            [
+                $accountId,
+                $nameId,
+                $kind,
+                $amount->decimal(),
+                $amount->currency,
+                $on->isoSecond(),
+                $source,
+                $lineId,
+                $userId,
+                mb_substr($words, 0, 500),
+            ],
+        );
+    }
+
+    /** @param  int|null  $userId  null: the registrar itself says so */
+    public function balance(int $accountId, Money $holds, Instant $on, ?int $userId = null): void
+    {
+        $this->database->insert(
+            'INSERT INTO balances (account_id, amount, currency, said_on, source, said_by) VALUES (?, ?, ?, ?, ?, ?)',
+            [$accountId, $holds->decimal(), $holds->currency, $on->isoSecond(), $userId === null ? 'registrar' : 'hand', $userId],
+        );
+    }
+}

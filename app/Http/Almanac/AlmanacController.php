@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Almanac;
+
+use Acre\Core\Balance\EntryKind;
+use Acre\Wire\Lists\ListKind;
+use Acre\Wire\Lists\ListWriter;
+use App\Models\Account;
+use App\Models\Client;
+use App\Models\Registrar;
+use App\Queries\Almanac\AlmanacRead;
+use App\Queries\Almanac\ReadAlmanac;
+use App\Queries\Almanac\Refusals;
+use App\Queries\Almanac\Scope;
+use App\Queries\Almanac\ScopeKind;
+use App\View\AlmanacDrawing;
+use App\View\Words;
+use Illuminate\View\View;
+use Symfony\Component\HttpFoundation\StreamedResponse;
+
+/** The Almanac: what is charged over a year or two, and whether the money is there. Its address holds all of its state. */
+final readonly class AlmanacController
+{
+    /** Rows of the table before the rest is left to the list that can be downloaded. */
+    private const ROWS = 120;
+
+    /** Accounts that can be chosen in the sentence; all others by their own page. */
+    private const LISTED = 60;
+
+    private const HEADINGS = ['day', 'registrar', 'account', 'what', 'name', 'term_ends', 'amount', 'currency', 'balance_after', 'again'];
+
+    public function __construct(private ReadAlmanac $read, private Words $words)
+    {
+    }
+
+    public function show(AlmanacRequest $request, Refusals $refusals): View
+    {
+        $asked = $request->asked();
+        $read = $this->read->handle($asked);
+        $rows = $read->rows();
+
+        return view('almanac.show', [
+            'asked' => $asked,
+            'read' => $read,
+            'about' => $this->about($asked->scope),
+            'rows' => array_slice($rows, 0, self::ROWS),
+            'more' => max(0, count($rows) - self::ROWS),
+            'refusals' => $refusals->of($rows),
+            'drawings' => array_combine(
+                AlmanacDrawing::currencies($read),
+                array_map(fn (string $currency): AlmanacDrawing => new AlmanacDrawing($read, $currency), AlmanacDrawing::currencies($read)),
+            ),
+            'accounts' => Account::query()
+                ->with('registrar')
+                ->orderBy('number')
+                ->limit(self::LISTED)
+                ->get(),
+            'registrars' => Registrar::query()->orderBy('name')->limit(self::LISTED)->get(['id', 'name']),
+            'address' => fn (array $change): string => route('almanac', [...$asked->address(), ...$change]),
+            'words' => $this->words,
+        ]);
+    }
+
+    /** The same as a list, a line a charge. */
+    public function list(AlmanacRequest $request): StreamedResponse
+    {
+        $read = $this->read->handle($request->asked());
+
+        return response()->streamDownload(
+            fn () => ListWriter::write(ListKind::Csv, 'php://output', self::HEADINGS, self::lines($read)),
+            "almanac-{$read->asked->scope->text()}.csv",
+            ['Content-Type' => 'text/csv; charset=utf-8'],
+        );
+    }
+
+    /** @return iterable<list<string>> */
+    private static function lines(AlmanacRead $read): iterable
+    {
+        foreach ($read->rows() as $row) {
+            foreach ($row->entries as $entry) {
+                yield [
+                    $entry->at->date(),
+                    $row->run->account->registrar,
+                    $row->run->account->number,
+                    $entry->kind->value,
+                    $entry->charge->name ?? '',
+                    $entry->charge?->ends->date() ?? '',
+                    $entry->kind === EntryKind::TopUp ? $entry->amount->decimal() : $entry->amount->times(-1)->decimal(),
+                    $entry->amount->currency,
+                    $entry->after?->decimal() ?? '',
+                    $entry->again?->date() ?? '',
+                ];
+            }
+        }
+    }
+
+    /** What it is called in the sentence, and where its own page is. */
+    private function about(Scope $scope): AboutScope
+    {
+        return match ($scope->kind) {
+            ScopeKind::All => new AboutScope($this->words->say('almanac.everything'), null),
+            ScopeKind::Account => AboutScope::account(Account::query()->with('registrar')->findOrFail($scope->id)),
+            ScopeKind::Registrar => AboutScope::registrar(Registrar::query()->findOrFail($scope->id)),
+            ScopeKind::Client => AboutScope::client(Client::query()->findOrFail($scope->id)),
+        };
+    }
+}

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Almanac;
+
+use Acre\Core\Balance\Charge;
+use Acre\Core\Balance\Entry;
+use Acre\Core\Balance\Forecast;
+use Acre\Core\Balance\SmallestTopUps;
+use Acre\Core\Balance\TopUpLimits;
+use Acre\Core\Money\Money;
+use Acre\Core\Time\Instant;
+use App\Queries\Money\AccountPurse;
+
+/** One account run forward, in one currency. */
+final readonly class AccountRun
+{
+    /**
+     * @param  list<Charge>  $charges  all that come there
+     * @param  Forecast  $forecast  where nobody knows its balance, as if everything could be paid
+     * @param  bool  $isKnown  whether its money is known
+     * @param  list<Entry>  $entries  those that are shown
+     */
+    public function __construct(
+        public AccountPurse $account,
+        public string $currency,
+        public array $charges,
+        public Forecast $forecast,
+        public bool $isKnown,
+        public array $entries,
+    ) {
+    }
+
+    /** What must be paid in at least, so that no charge until a day is refused; from tomorrow on, and not at weekends. */
+    public function topUps(Instant $now, Instant $until): SmallestTopUps
+    {
+        $purse = $this->isKnown ? $this->account->purse($this->currency) : null;
+        $penny = Money::ofMinor(1, $this->currency);
+        $charges = array_values(array_filter($this->charges, fn (Charge $charge): bool => ! $charge->at->toDay()->isAfter($until)));
+
+        return SmallestTopUps::of(
+            $purse ?? $this->forecast->purse,
+            $charges,
+            new TopUpLimits($now->toDay()->plusDays(1), $penny, $penny, quietWeekdays: [6, 7]),
+        );
+    }
+}

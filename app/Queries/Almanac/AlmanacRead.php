@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Almanac;
+
+use Acre\Core\Balance\Entry;
+use Acre\Core\Balance\EntryKind;
+use Acre\Core\Money\Money;
+use Acre\Core\Money\Sums;
+use Acre\Core\Time\Instant;
+
+/** The year or two ahead, as it is shown. */
+final readonly class AlmanacRead
+{
+    /** On one day. */
+    private const ORDER = ['top_up' => 'a', 'charged' => 'b', 'refused' => 'c'];
+
+    /**
+     * @param  list<AccountRun>  $runs
+     * @param  int  $unpriced  charges of which nobody knows the price
+     */
+    public function __construct(public Asked $asked, public array $runs, public int $unpriced)
+    {
+    }
+
+    /** The account whose money first fails; null: none does. */
+    public function firstShort(): ?AccountRun
+    {
+        $first = null;
+        foreach ($this->runs as $run) {
+            $at = self::refused($run)?->at;
+            if ($at !== null && ($first === null || $at->isBefore(self::refused($first)->at ?? $at))) {
+                $first = $run;
+            }
+        }
+
+        return $first;
+    }
+
+    /** Of how many accounts nobody knows what they hold. */
+    public function unknown(): int
+    {
+        return count(array_unique(array_map(
+            fn (AccountRun $run): int => $run->account->id,
+            array_filter($this->runs, fn (AccountRun $run): bool => ! $run->isKnown),
+        )));
+    }
+
+    /** The first charge among those that are shown that is refused. */
+    public static function refused(AccountRun $run): ?Entry
+    {
+        foreach ($run->entries as $entry) {
+            if ($entry->kind === EntryKind::Refused) {
+                return $entry;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * What is charged in the span, or tried for the first time and refused.
+     *
+     * @return array<string, Money> by currency
+     */
+    public function sums(): array
+    {
+        $sums = [];
+        foreach ($this->runs as $run) {
+            foreach ($run->entries as $entry) {
+                if ($entry->charge !== null && $entry->at->agreesWith($entry->charge->at)) {
+                    $sums[] = $entry->amount;
+                }
+            }
+        }
+
+        return Sums::of($sums);
+    }
+
+    /**
+     * What happens on one day in one way stands together.
+     *
+     * @return list<AlmanacRow> by day
+     */
+    public function rows(): array
+    {
+        $rows = [];
+        foreach ($this->runs as $place => $run) {
+            foreach ($run->entries as $entry) {
+                $key = sprintf('%012d %s %d %s', $entry->at->toDay()->epoch, self::ORDER[$entry->kind->value], $place, $entry->again?->date());
+                $rows[$key] = isset($rows[$key]) ? $rows[$key]->with($entry) : new AlmanacRow($run, [$entry]);
+            }
+        }
+        ksort($rows);
+
+        return array_values($rows);
+    }
+
+    public function until(): Instant
+    {
+        return $this->asked->until();
+    }
+}

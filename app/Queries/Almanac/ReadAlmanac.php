@@ -1,0 +1,199 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Almanac;
+
+use Acre\Core\Balance\Charge;
+use Acre\Core\Balance\ChargesToCome;
+use Acre\Core\Balance\Entry;
+use Acre\Core\Balance\Forecast;
+use Acre\Core\Balance\Purse;
+use Acre\Core\Balance\TopUp;
+use Acre\Core\Money\Money;
+use Acre\Core\Price\Rate;
+use Acre\Core\Rulebook\Rulebook;
+use Acre\Core\Time\Instant;
+use App\Queries\Money\AccountPurse;
+use App\Queries\Money\PriceBook;
+use App\Queries\Money\Purses;
+use App\Support\Row;
+use Illuminate\Database\Connection;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Database\Query\JoinClause;
+
+/** What is charged at each account over a year or two, and whether the money is there; worked out afresh from what is recorded. */
+final readonly class ReadAlmanac
+{
+    public function __construct(
+        private Connection $database,
+        private PriceBook $prices,
+        private Purses $purses,
+        private Rulebook $rules,
+    ) {
+    }
+
+    public function handle(Asked $asked): AlmanacRead
+    {
+        $accounts = $this->accounts($asked->scope);
+        $purses = $this->purses->of($accounts);
+        [$charges, $unpriced, $shown] = $this->charges($asked, $purses);
+        $topUps = $asked->withTopUps ? $this->topUps($accounts, $asked->now) : [];
+        $runs = [];
+        foreach ($purses as $id => $account) {
+            foreach ($charges[$id] ?? [] as $currency => $due) {
+                $runs[] = self::run($account, (string) $currency, $due, $topUps[$id][$currency] ?? [], $shown);
+            }
+        }
+
+        return new AlmanacRead($asked, $runs, $unpriced);
+    }
+
+    /**
+     * @param  list<Charge>  $charges
+     * @param  list<TopUp>  $topUps
+     * @param  array<string, true>|null  $shown  names; null: all
+     */
+    private static function run(AccountPurse $account, string $currency, array $charges, array $topUps, ?array $shown): AccountRun
+    {
+        $purse = $account->purse($currency);
+        $forecast = Forecast::of($purse ?? Purse::invoice($currency), $charges, $topUps);
+
+        return new AccountRun(
+            $account,
+            $currency,
+            $charges,
+            $forecast,
+            $purse !== null,
+            $shown === null
+                ? $forecast->entries
+                : array_values(array_filter(
+                    $forecast->entries,
+                    fn (Entry $one): bool => $one->charge !== null && isset($shown[$one->charge->name]),
+                )),
+        );
+    }
+
+    /** @return list<int> whose money is looked at: of a client, all accounts that names of theirs are in */
+    private function accounts(Scope $scope): array
+    {
+        $ids = match ($scope->kind) {
+            ScopeKind::Account => [$scope->id],
+            ScopeKind::All => $this->database->table('accounts')->orderBy('id')->pluck('id')->all(),
+            ScopeKind::Registrar => $this->database->table('accounts')->where('registrar_id', $scope->id)->orderBy('id')->pluck('id')->all(),
+            ScopeKind::Client => $this->database->table('standings')
+                ->where('client_id', $scope->id)
+                ->where('account_id', '>', 0)
+                ->distinct()
+                ->pluck('account_id')
+                ->all(),
+        };
+
+        return array_values(array_filter($ids, is_int(...)));
+    }
+
+    /**
+     * @param  array<int, AccountPurse>  $purses
+     * @return array{array<int, array<string, list<Charge>>>, int, array<string, true>|null} charges by account and currency; how many have
+     *     no price; and the names that are shown, where those are not all
+     */
+    private function charges(Asked $asked, array $purses): array
+    {
+        $from = $asked->now;
+        $until = $asked->until();
+        $prices = $this->prices->renewals(
+            array_unique(array_map(fn (AccountPurse $purse): int => $purse->registrarId, $purses)),
+            $from,
+            $until,
+        );
+        $least = [];
+        $found = [];
+        $unpriced = 0;
+        $shown = $asked->scope->kind === ScopeKind::Client ? [] : null;
+        foreach ($this->names(array_keys($purses), $asked->every)->cursor() as $one) {
+            $row = Row::of($one);
+            $account = $purses[$row->int('account_id')];
+            $suffix = $row->text('suffix');
+            $own = $row->textOrNull('own_renewal');
+            $least[$suffix] ??= $this->rules->for($suffix, $from)->leastMonths->value;
+            $ends = $row->instant('ends_on', 'ends_is_day');
+            if ($ends === null) {
+                continue;
+            }
+            $come = ChargesToCome::of(
+                $row->text('ascii'),
+                $row->instant('created_on', 'created_is_day'),
+                $ends,
+                $account->lead,
+                $least[$suffix],
+                $own === null ? $prices[$account->registrarId][$suffix] ?? null : new Rate(
+                    Money::of($own, $row->text('own_currency')),
+                    '0',
+                ),
+                $from,
+                $until,
+            );
+            $isShown = $shown === null || $row->int('client_id') === $asked->scope->id;
+            $unpriced += $isShown ? $come->unpriced : 0;
+            foreach ($come->charges as $charge) {
+                $found[$account->id][$charge->amount->currency][] = $charge;
+            }
+            if ($shown !== null && $isShown) {
+                $shown[$row->text('ascii')] = true;
+            }
+        }
+
+        return [$found, $unpriced, $shown];
+    }
+
+    /** @param  list<int>  $accounts */
+    private function names(array $accounts, bool $every): Builder
+    {
+        return $this->database
+            ->table('standings AS s')
+            ->join('registrations AS r', fn (JoinClause $join): JoinClause => $join->on('r.name_id', 's.name_id')->whereRaw('upper_inf(r.span)'))
+            ->whereIn('s.account_id', $accounts)
+            ->whereIn('s.phase', ['in_term', 'grace'])
+            ->when(
+                $every,
+                fn (Builder $names): Builder => $names->where('s.intent', '<>', 'lapse'),
+                fn (Builder $names): Builder => $names->where('s.intent', 'by_itself'),
+            )
+            ->whereNotNull('r.ends_on')
+            ->select([
+                's.ascii',
+                's.suffix',
+                's.account_id',
+                's.client_id',
+                'r.created_on',
+                'r.created_is_day',
+                'r.ends_on',
+                'r.ends_is_day',
+                'r.own_renewal',
+                'r.own_currency',
+            ]);
+    }
+
+    /**
+     * @param  list<int>  $accounts
+     * @return array<int, array<string, list<TopUp>>> by account and currency
+     */
+    private function topUps(array $accounts, Instant $now): array
+    {
+        $found = [];
+        foreach (
+            Row::all($this->database->select(
+                "SELECT account_id, planned_for, amount, currency FROM top_ups
+                    WHERE account_id = ANY (?::bigint[]) AND state = 'planned' AND planned_for >= ?::date ORDER BY planned_for, id",
+                ['{'.implode(',', $accounts).'}', $now->date()],
+            )) as $row
+        ) {
+            $found[$row->int('account_id')][$row->text('currency')][] = new TopUp(
+                Instant::of($row->text('planned_for')),
+                Money::of($row->text('amount'), $row->text('currency')),
+            );
+        }
+
+        return $found;
+    }
+}

@@ -1,0 +1,172 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\View;
+
+use Acre\Core\Balance\Entry;
+use Acre\Core\Balance\EntryKind;
+use Acre\Core\Drawing\Axis;
+use Acre\Core\Money\Money;
+use Acre\Core\Time\Instant;
+use App\Queries\Almanac\AccountRun;
+use App\Queries\Almanac\AlmanacRead;
+
+/** The Almanac drawn: what is left as steps, where one account is shown, and what is charged or refused as bars below. */
+final readonly class AlmanacDrawing
+{
+    public const WIDTH = 1_180;
+
+    /** Pixels: where the axis begins and ends, where nothing is left, how high a full balance stands, where bars stand and how high. */
+    private const LEFT = 4;
+
+    private const NOTHING = 178;
+
+    private const HEIGHT = 118;
+
+    public const FLOOR = 258;
+
+    private const BAR = 62;
+
+    /** Bars that stand side by side at most. */
+    private const BARS = 130;
+
+    public Axis $axis;
+
+    /** @var list<array{x: float, label: string, strong: bool}> */
+    public array $months;
+
+    /** Steps of what is left; null: there is no one balance to draw. */
+    public ?string $path;
+
+    /** @var list<float> where money is paid in */
+    public array $topUps;
+
+    /** @var list<array{x: float, width: float, paid: float, refused: float, count: int}> heights of what is charged and what is refused */
+    public array $bars;
+
+    /** What is left today, beside where the line begins. */
+    public ?string $holds;
+
+    public float $holdsY;
+
+    /** @var array{x: float, height: float, count: int}|null the first bar that is refused */
+    public ?array $firstRefused;
+
+    public function __construct(AlmanacRead $read, string $currency)
+    {
+        $this->axis = Axis::between($read->asked->now->toDay(), $read->until());
+        $this->months = $this->months($read->asked->now);
+        $runs = array_values(array_filter($read->runs, fn (AccountRun $run): bool => $run->currency === $currency));
+        $one = count($runs) === 1 && $runs[0]->isKnown && $runs[0]->forecast->purse->holds !== null ? $runs[0] : null;
+        [$this->path, $this->holdsY] = $one === null ? [null, 0.0] : $this->steps($one);
+        $this->holds = $one?->forecast->purse->holds?->text();
+        $entries = array_merge(...array_map(fn (AccountRun $run): array => $run->entries, $runs));
+        $this->topUps = array_map(
+            fn (Entry $entry): float => $this->x($entry->at),
+            array_values(array_filter($entries, fn (Entry $entry): bool => $entry->kind === EntryKind::TopUp)),
+        );
+        $this->bars = $this->bars($entries);
+        $this->firstRefused = $this->firstRefused($this->bars);
+    }
+
+    /** Whether there is a balance to draw: otherwise the bars stand alone. */
+    public function top(): int
+    {
+        return $this->path === null ? self::NOTHING + 10 : 20;
+    }
+
+    public function nothing(): int
+    {
+        return self::NOTHING;
+    }
+
+    public function x(Instant $at): float
+    {
+        return round(self::LEFT + $this->axis->at($at) / 100 * (self::WIDTH - 2 * self::LEFT), 1);
+    }
+
+    /** @return array{string, float} the path, and where it begins */
+    private function steps(AccountRun $run): array
+    {
+        $start = $run->forecast->purse->holds?->minor() ?? 0;
+        $most = max(1, $start, ...array_map(fn (Entry $entry): int => $entry->after?->minor() ?? 0, $run->forecast->entries));
+        $y = fn (int $left): float => round(self::NOTHING - max(0, $left) / $most * self::HEIGHT, 1);
+        $path = 'M'.self::LEFT.' '.$y($start);
+        foreach ($run->forecast->entries as $entry) {
+            $path .= " H{$this->x($entry->at)} V{$y($entry->after?->minor() ?? 0)}";
+        }
+
+        return [$path.' H'.(self::WIDTH - self::LEFT), $y($start)];
+    }
+
+    /**
+     * @param  list<Entry>  $entries
+     * @return list<array{x: float, width: float, paid: float, refused: float, count: int}>
+     */
+    private function bars(array $entries): array
+    {
+        $days = max(1, (int) ceil($this->axis->from->daysUntil($this->axis->until) / self::BARS));
+        $sums = [];
+        foreach ($entries as $entry) {
+            if ($entry->kind !== EntryKind::TopUp) {
+                $slot = intdiv($this->axis->from->daysUntil($entry->at->toDay()), $days);
+                $sums[$slot] ??= ['paid' => 0, 'refused' => 0, 'count' => 0];
+                $sums[$slot][$entry->kind === EntryKind::Charged ? 'paid' : 'refused'] += $entry->amount->minor();
+                $sums[$slot]['count'] += $entry->kind === EntryKind::Refused ? 1 : 0;
+            }
+        }
+        ksort($sums);
+        $most = max(1, ...array_map(fn (array $sum): int => max($sum['paid'], $sum['refused']), array_values($sums)));
+        $bars = [];
+        foreach ($sums as $slot => $sum) {
+            $height = fn (int $minor): float => $minor === 0 ? 0.0 : round(max(2, $minor / $most * self::BAR), 1);
+            $bars[] = [
+                'x' => $this->x($this->axis->from->plusDays($slot * $days)),
+                'width' => 8.0,
+                'paid' => $height($sum['paid']),
+                'refused' => $height($sum['refused']),
+                'count' => $sum['count'],
+            ];
+        }
+
+        return $bars;
+    }
+
+    /**
+     * @param  list<array{x: float, width: float, paid: float, refused: float, count: int}>  $bars
+     * @return array{x: float, height: float, count: int}|null
+     */
+    private function firstRefused(array $bars): ?array
+    {
+        foreach ($bars as $bar) {
+            if ($bar['count'] > 0) {
+                return ['x' => $bar['x'] + ($bar['paid'] > 0 ? 9 : 0), 'height' => $bar['refused'], 'count' => $bar['count']];
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<array{x: float, label: string, strong: bool}> */
+    private function months(Instant $now): array
+    {
+        $ticks = [];
+        $each = $this->axis->from->daysUntil($this->axis->until) > 400 ? 2 : 1;
+        $month = Instant::of(substr($now->date(), 0, 7).'-01');
+        for ($i = 1; $this->axis->covers($month->plusMonths($i)); $i++) {
+            $at = $month->plusMonths($i);
+            $isJanuary = substr($at->date(), 5, 2) === '01';
+            $label = $i % $each === 0 || $isJanuary ? gmdate($isJanuary ? 'M Y' : 'M', $at->epoch) : '';
+            $ticks[] = ['x' => $this->x($at), 'label' => $this->x($at) > self::WIDTH - 60 ? '' : $label, 'strong' => $isJanuary];
+        }
+
+        return $ticks;
+    }
+
+    /** @return list<string> the currencies that something is charged in */
+    public static function currencies(AlmanacRead $read): array
+    {
+        return array_keys(array_filter($read->sums(), fn (Money $sum): bool => $sum->isPositive()));
+    }
+}

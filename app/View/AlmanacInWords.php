@@ -1,0 +1,123 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\View;
+
+use Acre\Core\Balance\Entry;
+use Acre\Core\Balance\EntryKind;
+use Acre\Core\Balance\PaidFrom;
+use Acre\Core\Balance\TopUp;
+use Acre\Core\Money\Money;
+use Acre\Core\Time\Instant;
+use App\Queries\Almanac\AccountRun;
+use App\Queries\Almanac\AlmanacRead;
+use App\Queries\Almanac\AlmanacRow;
+use App\Queries\Almanac\Refusal;
+use App\Support\Dates;
+
+/** What the Almanac says in sentences. */
+final class AlmanacInWords
+{
+    /** On which day an account can't pay how many, and what is missing. */
+    public static function short(AccountRun $run): string
+    {
+        $first = AlmanacRead::refused($run);
+        if ($first === null) {
+            return '';
+        }
+        $with = ['day' => Dates::full($first->at), 'account' => "{$run->account->registrar} {$run->account->number}"];
+        if ($run->account->from === PaidFrom::Card) {
+            return self::say('almanac.short_card', $with);
+        }
+        $day = array_values(array_filter(
+            $run->forecast->entries,
+            fn (Entry $entry): bool => $entry->kind !== EntryKind::TopUp && $entry->at->toDay()->epoch === $first->at->toDay()->epoch,
+        ));
+        $refused = array_values(array_filter($day, fn (Entry $entry): bool => $entry->kind === EntryKind::Refused));
+
+        return trans_choice('almanac.short', count($refused), [
+            ...$with,
+            'count' => number_format(count($refused)),
+            'all' => number_format(count($day)),
+            'sum' => self::missing($refused)->text(),
+        ]);
+    }
+
+    /**
+     * What becomes of the names of a row that is refused.
+     *
+     * @param  array<string, Refusal>  $refusals
+     */
+    public static function otherwise(AlmanacRow $row, array $refusals): string
+    {
+        if ($row->again() !== null) {
+            return self::say('almanac.again', ['day' => Dates::full($row->again())]);
+        }
+        $charge = $row->entries[0]->charge;
+        $refusal = $refusals[$charge->name ?? ''] ?? null;
+        if ($charge === null || $refusal === null) {
+            return $charge === null ? '' : self::say('almanac.ends_only', ['ends' => Dates::full($charge->ends)]);
+        }
+
+        $isDarkAtOnce = ! $refusal->dark->toDay()->isAfter($refusal->ends->toDay());
+        $isLateAtOnce = $refusal->plain === null || ! $refusal->plain->toDay()->isAfter($refusal->ends->toDay());
+
+        return self::say($isDarkAtOnce ? 'almanac.ends_dark' : 'almanac.ends', [
+            'ends' => Dates::full($refusal->ends),
+            'dark' => Dates::full($refusal->dark),
+        ]).($refusal->plain === null || $refusal->late === null ? '' : self::say($isLateAtOnce ? 'almanac.late_at_once' : 'almanac.late', [
+            'sum' => $refusal->late->text(),
+            'plain' => Dates::full($refusal->plain),
+        ]));
+    }
+
+    /** One top-up that carries the whole span. */
+    public static function carries(TopUp $topUp): string
+    {
+        return self::say('almanac.carries', ['sum' => $topUp->amount->text(), 'day' => Dates::full($topUp->at)]);
+    }
+
+    /** Where a top-up is planned. */
+    public static function toPlan(AccountRun $run, TopUp $topUp): string
+    {
+        return route('accounts.money', [
+            $run->account->id,
+            'amount' => $topUp->amount->decimal(),
+            'on' => $topUp->at->date(),
+        ]).'#top-up';
+    }
+
+    /** What must be paid in, and when at the latest, so that a row goes through; null: it is too late, or money alone doesn't help. */
+    public static function topUp(AlmanacRow $row, Instant $now): ?TopUp
+    {
+        $topUps = $row->run->topUps($now, $row->at()->toDay())->topUps;
+
+        return $topUps[0] ?? null;
+    }
+
+    /**
+     * What the balance lacks for those that are refused on a day.
+     *
+     * @param  list<Entry>  $refused
+     */
+    private static function missing(array $refused): Money
+    {
+        $sum = array_reduce(
+            array_slice($refused, 1),
+            fn (Money $sum, Entry $entry): Money => $sum->plus($entry->amount),
+            $refused[0]->amount,
+        );
+        $after = $refused[count($refused) - 1]->after;
+
+        return $after === null ? $sum : $sum->minus($after);
+    }
+
+    /** @param  array<string, string>  $with */
+    private static function say(string $key, array $with): string
+    {
+        $said = __($key, $with);
+
+        return is_string($said) ? $said : $key;
+    }
+}

@@ -1,0 +1,29 @@
+{{-- $sums: what the clear ones cost; $accounts: for each account that pays, what it costs there and what is left --}}
+@if ($sums !== [])
+    <p class="apart after-card"><strong>{{ __('deeds.renew.costs', ['sum' => implode(' + ', $sums)]) }}</strong></p>
+    <table class="sheet">
+        <caption class="hide">{{ __('deeds.renew.left') }}</caption>
+        <thead>
+            <tr>
+                <th scope="col">{{ __('deeds.renew.account') }}</th>
+                <th scope="col" class="sum">{{ __('deeds.renew.names') }}</th>
+                <th scope="col" class="sum">{{ __('deeds.renew.sum') }}</th>
+                <th scope="col" class="sum">{{ __('deeds.renew.left') }}</th>
+                <th scope="col" class="sum">{{ __('deeds.renew.then') }}</th>
+            </tr>
+        </thead>
+        <tbody>
+            @foreach ($accounts as $one)
+                <tr>
+                    <th scope="row"><a href="{{ route('accounts.money', $one['id']) }}">{{ $one['account'] }}</a></th>
+                    <td class="sum" data-label="{{ __('deeds.renew.names') }}">{{ number_format($one['names']) }}</td>
+                    <td class="sum" data-label="{{ __('deeds.renew.sum') }}">{{ implode(' + ', $one['sums']) }}</td>
+                    <td class="sum" data-label="{{ __('deeds.renew.left') }}">
+                        {{ $one['left'] ?? __('deeds.renew.not_known') }}</td>
+                    <td class="sum" data-label="{{ __('deeds.renew.then') }}">
+                        {{ $one['after'] ?? __('deeds.renew.not_known') }}</td>
+                </tr>
+            @endforeach
+        </tbody>
+    </table>
+@endif
