@@ -90,7 +90,7 @@ return new class extends Migration
             );
             CREATE INDEX top_ups_planned ON top_ups (account_id, planned_for) WHERE state = 'planned';
 
-            CREATE FUNCTION only_added_to() RETURNS trigger LANGUAGE plpgsql AS $$
+            CREATE OR REPLACE FUNCTION only_added_to() RETURNS trigger LANGUAGE plpgsql AS $$
             BEGIN
                 RAISE EXCEPTION '% is only added to', TG_TABLE_NAME USING ERRCODE = 'check_violation';
             END $$;

@@ -96,6 +96,9 @@
                                             ['seen_on' => App\Support\Dates::full($line->seen_on)],
                                         ) }}</span>
                                 @endif
+                                @if ($line->reason !== null)
+                                    <span class="reason is-bad"><bdi>{{ $line->reason }}</bdi></span>
+                                @endif
                                 @if (isset($watches[$line->id]))
                                     @include('servers.watched', ['watched' => $watches[$line->id]])
                                 @endif

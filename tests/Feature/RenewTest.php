@@ -1,0 +1,310 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Acre\Core\Time\Instant;
+use Acre\Core\Time\Span;
+use App\Actions\Deeds\EndLines;
+use App\Actions\Orders\SendOrders;
+use App\Jobs\WorkGate;
+use App\Models\Account;
+use App\Models\Docket;
+use App\Models\DocketLine;
+use App\Models\DocketState;
+use App\Models\LineState;
+use App\Models\Name;
+use App\Models\Order;
+use App\Models\OrderState;
+use App\Models\Price;
+use App\Models\Registrar;
+use App\Models\Registration;
+use App\Models\Secret;
+use App\Outside\Registrar\GatePin;
+use App\Outside\Registrar\Gates;
+use App\Queries\Money\Purses;
+use Illuminate\Support\Facades\DB;
+use PHPUnit\Framework\Attributes\Group;
+use Tests\TestCase;
+
+/** Names renewed at three registrars: by wire, by bridge, and by slip. A .com costs 9.90 there, without tax. */
+#[Group('world')]
+final class RenewTest extends TestCase
+{
+    use PressesDeeds;
+    use Worldly;
+
+    private House $house;
+
+    /** By wire, by bridge, by slip. */
+    private Account $wire;
+
+    private Account $bridge;
+
+    private Account $slip;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->world();
+        config(['outside.gate_seconds' => 2.0]);
+        $this->app->forgetInstance(Gates::class);
+        $this->house = new House(['link' => 'wire', 'gate' => 'epp.skerry.example:700']);
+        $oriel = $this->registrar('Oriel Names', ['link' => 'bridge', 'gate' => 'bridge.oriel-names.example:443']);
+        $pellbridge = $this->registrar('Pellbridge', []);
+        foreach (['the gate', 'the bridge'] as $place) {
+            $this->world->weather('fair', 0, $place);
+        }
+        $trial = self::$trials++.'-'.getmypid();
+        $this->wire = $this->account("RW-{$trial}", $this->house->skerry, 'skerry', 150_00);
+        $this->bridge = $this->account("RB-{$trial}", $oriel, 'oriel', 150_00);
+        $this->slip = $this->house->account("RS-{$trial}", null, $pellbridge);
+        $this->actingAs($this->house->steward);
+    }
+
+    protected function tearDown(): void
+    {
+        $this->world->weather('fair', 0, 'the bridge');
+        $this->world->weather('fair', 0);
+        parent::tearDown();
+    }
+
+    public function test_forty_names_of_three_accounts_in_one_deed(): void
+    {
+        foreach ([$this->wire, $this->bridge] as $account) {
+            app()->call([new WorkGate($account->id), 'handle']);
+        }
+        self::assertSame('150.00', $this->left($this->wire), 'both say what they hold');
+        $names = [
+            ...array_map(fn (): Name => $this->held($this->wire), range(1, 15)),
+            ...array_map(fn (): Name => $this->held($this->bridge), range(1, 15)),
+            ...array_map(fn (): Name => $this->house->name('rs-'.self::$trials++.'-'.getmypid().'.com', $this->slip), range(1, 10)),
+        ];
+        $address = '/deeds/renew?name='.implode(',', array_map(fn (Name $name): string => $name->ascii, $names));
+        $this->get($address)
+            ->assertSee('40 of 40 can go now')
+            ->assertSee('Costs £396.00 with tax')
+            ->assertSeeInOrder([$this->wire->number, '15', '£148.50', '£150.00', '£1.50'])
+            ->assertSeeInOrder([$this->slip->number, '10', '£99.00', 'not known', 'not known'])
+            ->assertSee('can’t be undone');
+        $this->pressAs($this->house->steward, $address)->assertRedirect();
+        $docket = Docket::query()->sole();
+        foreach ([$this->wire, $this->bridge] as $account) {
+            app()->call([new WorkGate($account->id), 'handle']);
+        }
+        self::assertSame(30, DocketLine::query()->where('state', LineState::Done)->count());
+        $this->get("/dockets/{$docket->id}")->assertOk()->assertSee('Renew these names')->assertSee('£99.00');
+        app(EndLines::class)->done($this->house->steward, $docket, null, Instant::of('2026-10-06'));
+        self::assertSame(DocketState::Closed, $docket->refresh()->state);
+        self::assertSame(
+            ['2028-11-02' => 40],
+            Registration::query()->get()->countBy(fn (Registration $one): string => (string) $one->ends_on?->date())->all(),
+        );
+        self::assertSame([null], DocketLine::query()->distinct()->pluck('reason')->all(), 'nothing came out other than agreed');
+        self::assertSame(
+            ['answer' => [30, '-297.00'], 'docket' => [10, '-99.00']],
+            collect(DB::select('SELECT source, count(*) AS c, sum(amount) AS s FROM ledger GROUP BY source ORDER BY source'))
+                ->mapWithKeys(fn (object $row): array => [$row->source => [$row->c, $row->s]])->all(),
+        );
+        self::assertSame(['1.50', '1.50'], [$this->left($this->wire), $this->left($this->bridge)]);
+        self::assertSame(15, count(array_filter($this->world->heard($this->wire->number), fn (string $one): bool => $one === 'renew 1000')));
+        self::assertSame(15, count(array_filter($this->world->heard($this->bridge->number), fn (string $one): bool => $one === 'renew 200')));
+        $this->get("/accounts/{$this->wire->id}/money")->assertSee('£1.50')->assertSee('−£9.90')->assertSee("docket {$docket->id}");
+    }
+
+    public function test_a_renewal_whose_answer_was_lost_is_found_and_paid_once(): void
+    {
+        foreach ([$this->wire, $this->bridge] as $account) {
+            $name = $this->held($account);
+            $place = $account === $this->wire ? 'the gate' : 'the bridge';
+            $this->world->weather('the connection closes before the answer', 1, $place);
+            $this->pressAs($this->house->steward, "/deeds/renew?name={$name->ascii}&years=2");
+            $order = Order::query()->where('name_id', $name->id)->sole();
+            self::assertSame(OrderState::Sent, $order->refresh()->state, $place);
+            $this->world->weather('fair', 0, $place);
+            $this->again($account);
+            self::assertSame(OrderState::Done, $order->refresh()->state, $place);
+            self::assertSame('2029-11-02', $this->registration($name)->ends_on?->date(), 'two years, and not four');
+            $this->ask($account);
+            self::assertSame('130.20', $this->left($account), $place);
+            self::assertSame(1, DB::table('ledger')->where('name_id', $name->id)->count());
+        }
+    }
+
+    public function test_the_end_guards_against_a_renewal_that_we_don_t_know_of(): void
+    {
+        // Somebody has renewed it at the registrar's page.
+        $name = $this->held($this->wire, ['ends' => Instant::of('2028-11-02')->epoch]);
+        $this->pressAs($this->house->steward, "/deeds/renew?name={$name->ascii}");
+        $line = DocketLine::query()->sole();
+        self::assertSame(LineState::Refused, $line->state);
+        self::assertStringContainsString('2028-11-02', (string) $line->reason);
+        self::assertSame('2027-11-02', $this->registration($name)->ends_on?->date());
+        self::assertSame(0, DB::table('ledger')->count(), 'nothing was charged');
+    }
+
+    public function test_a_registrar_that_asks_for_more_than_was_agreed_renews_nothing(): void
+    {
+        Price::query()->where('registrar_id', $this->house->skerry->id)->update(['amount' => '9.50']);
+        $name = $this->held($this->wire);
+        $this->pressAs($this->house->steward, "/deeds/renew?name={$name->ascii}");
+        self::assertSame(LineState::Refused, DocketLine::query()->sole()->state);
+        self::assertStringContainsString('9.90', (string) DocketLine::query()->sole()->reason);
+        self::assertSame(0, DB::table('ledger')->count());
+    }
+
+    public function test_a_price_that_changed_after_the_page_is_asked_again(): void
+    {
+        $name = $this->held($this->wire);
+        $address = "/deeds/renew?name={$name->ascii}";
+        $page = (string) $this->get($address)->getContent();
+        self::assertSame(1, preg_match('/name="shown"\s+value="([^"]+)"/', $page, $shown));
+        Price::query()->where('registrar_id', $this->house->skerry->id)->update(['amount' => '11.00']);
+        $this->post('/deeds/renew', [
+            'name' => $name->ascii,
+            'years' => '1',
+            'token' => House::token(),
+            'shown' => html_entity_decode($shown[1]),
+            'act' => 'settle',
+        ])->assertSessionHasErrors(['deed' => 'A price has changed since this page was loaded. Nothing was ordered. Check the page and try again.']);
+        self::assertSame(0, Docket::query()->count());
+        // And one that changed between preparing and settling stops the line.
+        $this->pressAs($this->house->clerk, $address, 'prepare');
+        Price::query()->where('registrar_id', $this->house->skerry->id)->update(['amount' => '12.00']);
+        $this->actingAs($this->house->steward)->post('/dockets/'.Docket::query()->sole()->id.'/settle');
+        $line = DocketLine::query()->sole();
+        self::assertSame(LineState::Stopped, $line->state);
+        self::assertStringContainsString('price has changed', (string) $line->reason);
+        self::assertSame(0, Order::query()->count());
+    }
+
+    public function test_two_deeds_never_spend_the_same_money(): void
+    {
+        $this->ask($this->wire);
+        DB::insert(
+            "INSERT INTO balances (account_id, amount, currency, said_on, source, said_by) VALUES (?, 25, 'GBP', '2026-10-06T09:30:00Z', 'hand', ?)",
+            [$this->wire->id, $this->house->steward->id],
+        );
+        [$one, $two, $three] = [$this->held($this->wire), $this->held($this->wire), $this->held($this->wire)];
+        $list = implode(',', [$one->ascii, $two->ascii, $three->ascii]);
+        $this->get("/deeds/renew?name={$list}")->assertSee('2 of 3 can go now')->assertSee('has £4.70 too little');
+        // What is ordered and not charged yet is spent.
+        DB::update("UPDATE accounts SET gate_for = 'another' WHERE id = ?", [$this->wire->id]);
+        $this->pressAs($this->house->steward, "/deeds/renew?name={$one->ascii},{$two->ascii}");
+        self::assertSame([LineState::Begun->value], DocketLine::query()->distinct()->toBase()->pluck('state')->all());
+        self::assertSame('5.20', $this->left($this->wire));
+        $this->get("/deeds/renew?name={$three->ascii}")->assertSee('0 of 1 can go now')->assertSee('has £4.70 too little');
+        $this->get("/accounts/{$this->wire->id}/money")->assertSee('£19.80 of it is ordered and not charged yet.');
+    }
+
+    public function test_a_tick_that_was_wrong_is_taken_back_with_its_charge(): void
+    {
+        $name = $this->house->name('wrong-tick-'.getmypid().'.com', $this->slip);
+        $this->pressAs($this->house->steward, "/deeds/renew?name={$name->ascii}&years=3");
+        $docket = Docket::query()->sole();
+        app(EndLines::class)->done($this->house->steward, $docket, null, Instant::of('2026-10-06'));
+        self::assertSame('2030-11-02', $this->registration($name)->ends_on?->date());
+        $this->pressAs($this->house->steward, "/deeds/undo_docket?docket={$docket->id}&name={$name->ascii}");
+        self::assertSame('2027-11-02', $this->registration($name)->ends_on?->date());
+        self::assertSame(['-29.70', '29.70'], DB::table('ledger')->orderBy('id')->pluck('amount')->all());
+    }
+
+    public function test_another_end_than_was_worked_out_is_recorded_and_said(): void
+    {
+        // Its registry counts from another hour: the day after, as we see it.
+        $name = $this->held($this->wire, ['ends' => Instant::of('2027-11-02T23:30:00Z')->epoch]);
+        $this->registration($name)->update(['created_on' => Instant::of('2020-02-29'), 'ends_on' => Instant::of('2027-11-02')]);
+        $this->pressAs($this->house->steward, "/deeds/renew?name={$name->ascii}");
+        self::assertSame(['2028-11-02', null], [$this->registration($name)->ends_on?->date(), DocketLine::query()->sole()->reason]);
+        $leap = $this->held($this->wire, ['ends' => Instant::of('2027-02-28')->epoch]);
+        $this->registration($leap)->update(['created_on' => Instant::of('2020-02-29'), 'ends_on' => Instant::of('2027-02-28')]);
+        $this->pressAs($this->house->steward, "/deeds/renew?name={$leap->ascii}");
+        // This registrar's registry stays on the 28th.
+        self::assertSame('2028-02-28', $this->registration($leap)->ends_on?->date());
+        $line = DocketLine::query()->where('name_id', $leap->id)->sole();
+        self::assertSame(LineState::Done, $line->state);
+        self::assertStringContainsString('not on 29 Feb 2028', (string) $line->reason);
+        $this->get("/dockets/{$line->docket_id}")->assertSee('not on 29 Feb 2028');
+    }
+
+    private function registration(Name $name): Registration
+    {
+        return Registration::query()->where('name_id', $name->id)->sole();
+    }
+
+    private function left(Account $account): string
+    {
+        return (string) app(Purses::class)->of([$account->id])[$account->id]->left()?->decimal();
+    }
+
+    private function ask(Account $account): void
+    {
+        app()->call([new WorkGate($account->id), 'handle']);
+    }
+
+    private function again(Account $account): void
+    {
+        DB::update('UPDATE orders SET not_before = clock_timestamp()');
+        app(SendOrders::class)->handle($account->id);
+    }
+
+    /** @param  array<string, mixed>  $terms */
+    private function registrar(string $name, array $terms): Registrar
+    {
+        $registrar = Registrar::query()->create(['name' => $name, ...$terms]);
+        Price::query()->create([
+            'registrar_id' => $registrar->id,
+            'suffix' => 'com',
+            'action' => 'renew',
+            'amount' => '9.90',
+            'currency' => 'GBP',
+            'span' => Span::since(Instant::of('2020-01-01')),
+        ]);
+
+        return $registrar;
+    }
+
+    private function account(string $number, Registrar $registrar, string $at, int $balance): Account
+    {
+        $account = $this->house->account($number, null, $registrar);
+        $secret = Secret::query()->create(['kind' => 'gate_password', 'about' => 'a trial', 'value' => "r {$number}"]);
+        $account->update(['gate_secret_id' => $secret->id, 'gate_for' => GatePin::of($registrar->refresh())]);
+        $this->world->add([
+            'names' => [],
+            'hosts' => [],
+            'moods' => [],
+            'zones' => [],
+            'accounts' => [[
+                'number' => $number,
+                'registrar' => $at,
+                'login' => (string) $account->login,
+                'mailbox' => 'a@b.example',
+                'password' => "r {$number}",
+                'balance' => $balance,
+            ]],
+        ]);
+
+        return $account;
+    }
+
+    /** @param  array<string, mixed>  $otherwise  at its registry */
+    private function held(Account $account, array $otherwise = []): Name
+    {
+        $ascii = 'renew-'.self::$trials++.'-'.getmypid().'.com';
+        $this->world->add([
+            'hosts' => [],
+            'moods' => [],
+            'zones' => [],
+            'names' => [
+                self::atRegistry($ascii, [], $otherwise + [
+                    'registrar' => $account->is($this->wire) ? 'skerry' : 'oriel',
+                    'account' => $account->number,
+                    'ends' => Instant::of('2027-11-02')->epoch,
+                ]),
+            ],
+        ]);
+
+        return $this->house->name($ascii, $account);
+    }
+}
