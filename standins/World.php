@@ -18,6 +18,7 @@ use Standin\Registry\Pending;
 use Standin\Registry\Registered;
 use Standin\Registry\Registrar;
 use Standin\Registry\Registry;
+use Standin\Registry\Till;
 
 /** What is so in the simulated world, and how time passes there. */
 final readonly class World
@@ -50,11 +51,14 @@ final readonly class World
 
     public PostOffice $post;
 
+    public Till $till;
+
     /** @param  string  $page  where its own page is, for the links in its letters */
     public function __construct(public Store $store, public string $page = '')
     {
         $this->clock = new WorldClock($store);
         $this->post = new PostOffice($this);
+        $this->till = new Till($store);
     }
 
     public function now(): int
@@ -80,7 +84,13 @@ final readonly class World
     private function due(Registered $name): ?int
     {
         $all = array_filter(
-            [Registry::for($name->name)?->habit->due($name), $name->graceEnds(), $name->handover?->by, $name->transfer?->by],
+            [
+                Registry::for($name->name)?->habit->due($name),
+                $this->till->due($name),
+                $name->graceEnds(),
+                $name->handover?->by,
+                $name->transfer?->by,
+            ],
             is_int(...),
         );
 
@@ -99,6 +109,8 @@ final readonly class World
                 $this->endTransfer($name, $name->transfer->how, $at);
             } elseif ($name->graceEnds() !== null && $name->graceEnds() <= $at) {
                 $name->endGrace($at);
+            } elseif ($this->till->due($name) !== null && $this->till->due($name) <= $at) {
+                $this->till->charge($name, $at);
             } else {
                 $gone = $name->name;
                 $name = (Registry::for($name->name)->habit ?? throw new RuntimeException("No registry here has {$name->name}."))->pass(
@@ -324,16 +336,20 @@ final readonly class World
                 $this->store->empty();
                 $this->clock->set($document->intOrNull('now') ?? time());
             }
+            foreach ($document->has('accounts') ? $document->nodes('accounts') : [] as $account) {
+                $this->store->putAccount(Account::of($account));
+            }
             foreach ($document->nodes('names') as $node) {
                 $name = Registered::of($node);
+                // What should have been charged before this world began was.
+                if (($this->till->due($name) ?? PHP_INT_MAX) <= $this->now()) {
+                    $name->charged = $name->ends;
+                }
                 $name->due ??= $this->due($name);
                 $this->store->put($name);
                 if ($name->holder->handle !== '') {
                     $this->store->putContact($name->holder->handle, $name->account ?? '', json_encode($name->holder, JSON_THROW_ON_ERROR));
                 }
-            }
-            foreach ($document->has('accounts') ? $document->nodes('accounts') : [] as $account) {
-                $this->store->putAccount(Account::of($account));
             }
             foreach ($document->has('mailboxes') ? $document->nodes('mailboxes') : [] as $mailbox) {
                 $this->store->letters->putMailbox(Mailbox::of($mailbox));

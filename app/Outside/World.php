@@ -74,6 +74,12 @@ final readonly class World
     }
 
     /** What befalls the next answers of a place, in the words of the world's page. */
+    /** @param  string  $amount  pounds, as `41.20` */
+    public function payIn(string $account, string $amount): void
+    {
+        $this->post('/pay', http_build_query(['account' => $account, 'amount' => $amount]));
+    }
+
     public function weather(string $weather, int $times, string $place = 'the gate'): void
     {
         $this->post('/weather', http_build_query(['weather' => $weather, 'times' => $times, 'place' => $place]));

@@ -32,6 +32,7 @@ final readonly class ChargesToCome
      * @param  Rate|Rates|null  $price  of one year; null: not known
      * @param  Instant  $from  what was charged before is over; a charge on this day is still to come
      * @param  Instant  $until  not included
+     * @param  bool  $isRefused  whether the charge before the present end was refused, and is tried again
      */
     public static function of(
         string $name,
@@ -42,6 +43,7 @@ final readonly class ChargesToCome
         Rate|Rates|null $price,
         Instant $from,
         Instant $until,
+        bool $isRefused = false,
     ): self {
         $step = max(self::YEAR, $leastMonths);
         $charges = [];
@@ -51,7 +53,10 @@ final readonly class ChargesToCome
         foreach (Term::ends($created, $ends, $step, $until->plusDays($lead)) as $end) {
             $at = $lead === 0 ? $end : $end->plusDays(-$lead);
             if ($at->isBefore($first)) {
-                continue;
+                if (! $isRefused || $end->isBefore($first)) {
+                    continue;
+                }
+                $at = $first;
             }
             $rate = $price instanceof Rates ? $price->at($at) : $price;
             if ($rate === null) {

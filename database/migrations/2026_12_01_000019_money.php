@@ -28,6 +28,13 @@ return new class extends Migration
                 -- What its registrar says beside yes: the end that it has now, what was charged, what is left of the balance.
                 ADD told jsonb CHECK (jsonb_typeof(told) = 'object');
 
+            ALTER TABLE gate_messages DROP CONSTRAINT gate_messages_kind_check, ADD CONSTRAINT gate_messages_kind_check
+                CHECK (kind IN ('handover', 'transfer', 'action', 'charge')),
+                -- Of a charge: what was charged, or could not be, and what is left.
+                ADD told jsonb CHECK (jsonb_typeof(told) = 'object');
+
+            CREATE INDEX gate_messages_charge ON gate_messages (name_id, id) WHERE kind = 'charge';
+
             -- What an account held, each time somebody said so. Only added to; the latest counts.
             CREATE TABLE balances (
                 id bigint GENERATED ALWAYS AS IDENTITY PRIMARY KEY,
@@ -51,8 +58,8 @@ return new class extends Migration
                 amount numeric NOT NULL CHECK (scale(amount) <= 4 AND abs(amount) < 10000000000),
                 currency char(3) NOT NULL CHECK (currency ~ '^[A-Z]{3}$'),
                 charged_on timestamptz NOT NULL,
-                -- Who says so: the registrar in its answer, a statement of it, or we, who ordered it.
-                source text NOT NULL CHECK (source IN ('answer', 'statement', 'docket', 'hand')),
+                -- Who says so: the registrar in its answer or in a message, a statement of it, or we, who ordered it.
+                source text NOT NULL CHECK (source IN ('answer', 'message', 'statement', 'docket', 'hand')),
                 docket_line_id bigint REFERENCES docket_lines ON DELETE RESTRICT,
                 -- The registrar's own number of it.
                 reference text CHECK (length(reference) BETWEEN 1 AND 200),

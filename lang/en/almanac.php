@@ -12,7 +12,8 @@ return [
     'all_of' => 'all accounts at :registrar',
     'count' => ['set' => 'every renewal that is set', 'every' => 'every name that is to be kept'],
     'top_ups' => ['planned' => 'top-ups planned', 'none' => 'no top-ups'],
-    'short' => '{1} On :day :account can’t pay one of :all: :sum is missing.|[2,*] On :day :account can’t pay :count of :all: :sum is missing.',
+    'short' => '{1} On :day :account can’t pay one of :all: :sum is missing.|[2,*] On :day :account can’t pay :count of :all: :sum is '
+        .'missing.',
     'short_card' => 'From :day :account can’t pay: its card has expired.',
     'carried' => 'As far as we know, the money is there for all of it.',
     'not_known' => '{1} Of one account we don’t know the balance.|[2,*] Of :count accounts we don’t know the balance.',

@@ -35,8 +35,8 @@ return [
         'years' => '{1} one year|[2,*] :count years',
         'years_said' => 'For an organisation, two or three years at once save work. Ten outlive everybody’s memory.',
         'explained' => 'Before anything is paid you see each name’s new expiry, its price with tax, and what is left in the account.',
-        'after' => 'This pays, and can’t be undone. An order is sent where the registrar takes commands, with the price that you see: if it '
-            .'asks for more, nothing is renewed. Elsewhere a slip says what to do.',
+        'after' => 'This pays, and can’t be undone. An order is sent where the registrar takes commands, with the price that you see: '
+            .'if it asks for more, nothing is renewed. Elsewhere a slip says what to do.',
         'costs' => 'Costs :sum with tax.',
         'account' => 'Account',
         'names' => 'Names',

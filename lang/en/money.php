@@ -52,6 +52,7 @@ return [
     ],
     'sources' => [
         'answer' => 'the registrar’s answer',
+        'message' => 'the registrar’s message',
         'statement' => 'a statement',
         'docket' => 'us: we ordered it',
         'hand' => 'us: we recorded it',

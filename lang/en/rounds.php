@@ -14,7 +14,8 @@ return [
     ],
     'see' => 'Open',
     'see_them' => 'Show them',
-    'renewed' => 'Record the renewal',
+    'renew' => 'Renew',
+    'record_renewal' => 'Record the renewal',
     'compare' => 'Compare with the registry',
     'now' => [
         'late_plain' => [

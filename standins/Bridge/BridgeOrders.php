@@ -94,8 +94,7 @@ final readonly class BridgeOrders
         if ($why !== null) {
             return self::refused($why);
         }
-        $account->balance -= $price;
-        $this->world->store->putAccount($account);
+        $this->world->till->take($account, $price);
 
         return ['state' => 'pending'];
     }
@@ -125,8 +124,7 @@ final readonly class BridgeOrders
         if ($why !== null) {
             return self::refused($why);
         }
-        $account->balance -= $price;
-        $this->world->store->putAccount($account);
+        $this->world->till->take($account, $price);
         $name->ends = $ends;
         $name->renewed = $this->world->now();
         $name->change(['ok', 'autoRenewPeriod'], ['renewPeriod']);

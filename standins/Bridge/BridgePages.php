@@ -9,6 +9,7 @@ use Acre\Wire\Json\JsonNode;
 use Standin\Http\HttpRequest;
 use Standin\Http\HttpResponse;
 use Standin\Registry\Account;
+use Standin\Registry\Prices;
 use Standin\World;
 
 /**
@@ -139,7 +140,10 @@ final readonly class BridgePages
                     'name' => $about->text('name'),
                     'state' => $about->text('state'),
                     'to' => $about->text('to'),
-                ],
+                ] + ($about->textOrNull('sum') === null ? [] : [
+                    'sum' => ['amount' => $about->text('sum'), 'currency' => Prices::CURRENCY],
+                    'balance' => ['amount' => $about->text('balance'), 'currency' => Prices::CURRENCY],
+                ]),
             ];
         }
 

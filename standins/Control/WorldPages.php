@@ -96,6 +96,7 @@ final readonly class WorldPages
             '/weather' => $this->weather($form['weather'] ?? '', $form['place'] ?? Place::Gate->value, (int) ($form['times'] ?? 1)),
             '/mailbox' => $this->mailbox($form),
             '/write' => $this->written($form),
+            '/pay' => $this->paidIn($form['account'] ?? '', $form['amount'] ?? ''),
             default => new HttpResponse(404, 'text/plain', "There is no such page.\n"),
         };
     }
@@ -220,6 +221,21 @@ final readonly class WorldPages
         return $this->back();
     }
 
+    private function paidIn(string $number, string $amount): HttpResponse
+    {
+        $account = $this->world->store->account(trim($number));
+        if ($account === null || preg_match('/^\d{1,6}([.]\d{2})?$/D', trim($amount)) !== 1) {
+            return new HttpResponse(
+                422,
+                'text/html; charset=utf-8',
+                $this->page($account === null ? "There is no account {$number} in this world." : 'Write an amount as 41.20.')->body,
+            );
+        }
+        $this->world->till->payIn($account, (int) round(100 * (float) $amount));
+
+        return $this->back();
+    }
+
     private function back(): HttpResponse
     {
         return new HttpResponse(303, 'text/plain', '', ['Location' => '/']);
@@ -278,6 +294,9 @@ final readonly class WorldPages
                 <p><label>With, where it needs more <input name=with size=40></label>
                 (hosts with blanks between; a registrar of {$registrars}; a day like 2027-01-31)</p>
                 <p><button>Let it happen</button></p></form>
+                <h2>Pay in at a registrar</h2>
+                <form method=post action=/pay>{$key}<p><label>Account <input name=account required size=12></label>
+                <label>Pounds <input name=amount required size=8></label> <button>Pay in</button></p></form>
                 <h2>Weather</h2>
                 <form method=post action=/weather>{$key}
                 <p><label>What befalls the next answers <select name=weather>{$weathers}</select></label>

@@ -93,14 +93,12 @@ final readonly class DomainGround
         ) {
             throw EppRefusal::because(EppCode::ValueRange, 'It costs '.Prices::written($pence).' '.Prices::CURRENCY.'.');
         }
-        if ($this->account->balance < $pence) {
+        if (! $this->world->till->take($this->account, $pence)) {
             throw EppRefusal::because(
                 EppCode::Billing,
                 'The account holds too little: '.Prices::written($this->account->balance).' of '.Prices::written($pence).'.',
             );
         }
-        $this->account->balance -= $pence;
-        $this->world->store->putAccount($this->account);
         $data = ['create' => 'creData', 'renew' => 'renData', 'transfer' => 'trnData', 'update' => 'updData'][$command];
 
         return $agreed === null

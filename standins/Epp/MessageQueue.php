@@ -10,6 +10,7 @@ use Acre\Wire\Epp\EppWriter;
 use Acre\Wire\Json\JsonNode;
 use Acre\Wire\Xml\XmlNode;
 use Standin\Registry\Account;
+use Standin\Registry\Prices;
 use Standin\World;
 
 /** Messages that wait for an account (RFC 5730 §2.9.2.3). */
@@ -50,6 +51,7 @@ final readonly class MessageQueue
                 $node->intOrNull('ends'),
             ),
             'action' => fn (EppWriter $to) => $this->action($to, $node),
+            'charge' => fn (EppWriter $to) => $this->charge($to, $node),
             default => fn (EppWriter $to) => $this->handover($to, $node),
         };
 
@@ -69,6 +71,20 @@ final readonly class MessageQueue
             });
             $to->text('domain:paDate', DomainAnswers::at($node->intOrNull('at') ?? 0));
         });
+    }
+
+    private function charge(EppWriter $to, JsonNode $node): void
+    {
+        $to->object(
+            EppNamespace::Account,
+            'chargeData',
+            fn (EppWriter $to) => $to
+                ->text('account:name', $node->text('name'))
+                ->text('account:state', $node->text('state'))
+                ->text('account:sum', $node->text('sum'), ['currency' => Prices::CURRENCY])
+                ->text('account:balance', $node->text('balance'), ['currency' => Prices::CURRENCY])
+                ->text('account:at', gmdate('Y-m-d\TH:i:s.0\Z', $node->intOrNull('at') ?? 0)),
+        );
     }
 
     private function handover(EppWriter $to, JsonNode $node): void

@@ -33,6 +33,8 @@ final class Registered
      * @param  Pending|null  $transfer  to another registrar
      * @param  int|null  $renewed  when its registrar last renewed it
      * @param  int|null  $stage  since when it renews by itself, can be restored or falls free; null: since it was last changed
+     * @param  int|null  $charged  the end whose renewal was charged
+     * @param  int|null  $tried  when its charge was last refused
      */
     public function __construct(
         public readonly string $name,
@@ -57,6 +59,8 @@ final class Registered
         public ?Ended $lastTransfer = null,
         public ?int $renewed = null,
         public ?int $stage = null,
+        public ?int $charged = null,
+        public ?int $tried = null,
     ) {
     }
 
@@ -100,6 +104,8 @@ final class Registered
             Ended::of($node->nodeOrNull('lastTransfer')),
             $node->intOrNull('renewed'),
             $node->intOrNull('stage'),
+            $node->intOrNull('charged'),
+            $node->intOrNull('tried'),
         );
     }
 

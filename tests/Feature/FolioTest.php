@@ -336,7 +336,7 @@ final class FolioTest extends TestCase
         $this->house->name('held.com', facts: ['statuses' => ['serverHold']]);
         $this->actingAs($this->house->clerk)
             ->get('/names/late.co.uk')
-            ->assertSeeInOrder(['What to do:', '/deeds/record_renewal?name=late.co.uk', 'Renew it, and record it'], false)
+            ->assertSeeInOrder(['What to do:', '/deeds/renew?name=late.co.uk', 'Renew it'], false)
             ->assertDontSee('why it is on hold');
         $this->get('/names/held.com')->assertSee('Ask Skerry Registrations why it is on hold');
         $this->actingAs($this->house->reader)->get('/names/late.co.uk')->assertDontSee('What to do:');

@@ -19,6 +19,7 @@ use App\Models\NamedSet;
 use App\Models\Pattern;
 use App\Models\PlanState;
 use App\Models\Role;
+use App\Models\TopUp;
 use App\Models\User;
 use Illuminate\Database\QueryException;
 use Illuminate\Routing\Route;
@@ -87,6 +88,15 @@ final class TruthTest extends TestCase
                 'state' => PlanState::Running,
                 'made_by' => $house->clerk->id,
                 'made_on' => Instant::of('2026-10-06'),
+            ])->id,
+            'topUp' => TopUp::query()->create([
+                'account_id' => $house->ours->id,
+                'planned_for' => '2026-10-12',
+                'amount' => '41.20',
+                'currency' => 'GBP',
+                'planned_by' => $house->clerk->id,
+                'planned_on' => Instant::of('2026-10-06'),
+                'state' => 'planned',
             ])->id,
             'place' => NamedPlace::query()->create(['name' => 'Gull, shared'])->id,
             'site' => 1,

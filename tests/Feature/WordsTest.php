@@ -32,6 +32,7 @@ use Acre\Core\Movement\Verdict;
 use Acre\Core\Name\NameFinding;
 use Acre\Core\Record\RecordFinding;
 use Acre\Core\Registrant\RegistrantFinding;
+use Acre\Core\Renewal\RenewalFinding;
 use Acre\Core\Rulebook\Phase;
 use Acre\Core\Standing\NextKind;
 use Acre\Core\Time\Instant;
@@ -115,6 +116,7 @@ final class WordsTest extends TestCase
                 ...RecordsFinding::cases(),
                 ...HostingFinding::cases(),
                 ...RedirectFinding::cases(),
+                ...RenewalFinding::cases(),
             ] as $tag
         ) {
             $said = __('findings.'.$tag::area().'.'.$tag->value);
@@ -148,6 +150,7 @@ final class WordsTest extends TestCase
                 ...RecordsFinding::cases(),
                 ...HostingFinding::cases(),
                 ...RedirectFinding::cases(),
+                ...RenewalFinding::cases(),
             ] as $tag
         ) {
             $finding = Finding::of(

@@ -18,7 +18,8 @@ final readonly class WriteLedger
     /**
      * @param  'renew'|'transfer'|'add'|'restore'|'late'|'top_up'|'refund'|'other'  $kind
      * @param  Money  $amount  below nothing: charged
-     * @param  'answer'|'docket'|'hand'  $source
+     * @param  'answer'|'message'|'statement'|'docket'|'hand'  $source
+     * @param  string|null  $reference  the registrar's own number of it: a second time it is not entered
      */
     public function entry(
         int $accountId,
@@ -30,10 +31,12 @@ final readonly class WriteLedger
         ?int $lineId = null,
         ?int $userId = null,
         string $words = '',
+        ?string $reference = null,
     ): void {
         $this->database->insert(
-            'INSERT INTO ledger (account_id, name_id, kind, amount, currency, charged_on, source, docket_line_id, entered_by, words)
-                VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)',
+            'INSERT INTO ledger (account_id, name_id, kind, amount, currency, charged_on, source, docket_line_id, entered_by, words,
+                reference)
+                VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?) ON CONFLICT (account_id, reference) WHERE reference IS NOT NULL DO NOTHING',
             [
                 $accountId,
                 $nameId,
@@ -45,6 +48,7 @@ final readonly class WriteLedger
                 $lineId,
                 $userId,
                 mb_substr($words, 0, 500),
+                $reference === null ? null : mb_substr($reference, 0, 200),
             ],
         );
     }

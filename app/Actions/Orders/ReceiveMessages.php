@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Orders;
 
+use App\Actions\Money\TakeCharge;
 use App\Actions\Setbacks\SetAside;
 use App\Actions\Transfer\TransferAway;
 use App\Jobs\EndSeenLine;
@@ -55,6 +56,7 @@ final class ReceiveMessages
         private readonly Connection $database,
         private readonly Registrars $registrars,
         private readonly SettleOrders $ended,
+        private readonly TakeCharge $charged,
         private readonly SetAside $aside,
         private readonly HouseLog $log,
         private readonly TradeClock $clock,
@@ -84,8 +86,8 @@ final class ReceiveMessages
     {
         $write = fn (Message $one): bool => $this->database->transaction(
             fn (): bool => $this->database->statement(
-                'INSERT INTO gate_messages (account_id, message, said_at, text, body, name_id, kind, state, receiver, transaction)
-                    VALUES (?, ?, ?, ?, ?, (SELECT id FROM names WHERE ascii = ?), ?, ?, ?, ?)
+                'INSERT INTO gate_messages (account_id, message, said_at, text, body, name_id, kind, state, receiver, transaction, told)
+                    VALUES (?, ?, ?, ?, ?, (SELECT id FROM names WHERE ascii = ?), ?, ?, ?, ?, ?)
                     ON CONFLICT (account_id, message) DO NOTHING',
                 [
                     $account->id,
@@ -98,6 +100,7 @@ final class ReceiveMessages
                     $one->state,
                     $one->to,
                     $one->transaction,
+                    $one->told === null ? null : json_encode((object) $one->told->jsonSerialize(), JSON_THROW_ON_ERROR),
                 ],
             ),
         );
@@ -177,7 +180,7 @@ final class ReceiveMessages
         );
         $rows = Row::all(
             $this->database->select(
-                'SELECT id, name_id, said_at, kind, state, receiver, transaction, text FROM gate_messages
+                'SELECT id, name_id, said_at, kind, state, receiver, transaction, text, message, told FROM gate_messages
                     WHERE id = ANY (?::bigint[]) AND applied_at IS NULL ORDER BY id FOR UPDATE',
                 [self::list($ids)],
             ),
@@ -208,6 +211,9 @@ final class ReceiveMessages
         foreach ($messages as $one) {
             if ($one->textOrNull('kind') === MessageKind::Transfer->value && in_array($one->textOrNull('state'), self::DONE, true)) {
                 $this->left($account, $one);
+            }
+            if ($one->textOrNull('kind') === MessageKind::Charge->value) {
+                $this->charged->handle($account, $one);
             }
             $order = match (MessageKind::tryFrom($one->textOrNull('kind') ?? '')) {
                 MessageKind::Handover => $this->handover($one),

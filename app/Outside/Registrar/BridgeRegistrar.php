@@ -124,6 +124,7 @@ final readonly class BridgeRegistrar implements Registrar
             MessageKind::tryFrom($about?->textOrNull('kind') ?? ''),
             $about?->textOrNull('state'),
             $about?->textOrNull('to'),
+            told: $about === null ? null : self::chargeTold($about),
         );
     }
 
@@ -141,6 +142,23 @@ final readonly class BridgeRegistrar implements Registrar
             };
         } catch (JsonError $e) {
             throw NotReached::garbled($this->host($account), $e->getMessage());
+        }
+    }
+
+    /** Of a message: what can't be read of it is left out. */
+    private static function chargeTold(JsonNode $about): ?Told
+    {
+        try {
+            [$sum, $balance] = [$about->nodeOrNull('sum'), $about->nodeOrNull('balance')];
+
+            return $sum === null ? null : Told::of(
+                null,
+                [$sum->text('amount')],
+                $balance?->text('amount'),
+                $sum->text('currency'),
+            );
+        } catch (JsonError) {
+            return null;
         }
     }
 

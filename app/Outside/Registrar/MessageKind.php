@@ -10,4 +10,6 @@ enum MessageKind: string
     case Transfer = 'transfer';
     /** How something ended that the registrar had put off. */
     case Action = 'action';
+    /** A renewal that it has charged by itself, or could not. */
+    case Charge = 'charge';
 }

@@ -27,6 +27,7 @@ use Acre\Wire\Epp\Command\TransferStep;
 use Acre\Wire\Epp\Data\AccountData;
 use Acre\Wire\Epp\Data\AccountHolds;
 use Acre\Wire\Epp\Data\Availability;
+use Acre\Wire\Epp\Data\ChargeData;
 use Acre\Wire\Epp\Data\ContactData;
 use Acre\Wire\Epp\Data\DomainData;
 use Acre\Wire\Epp\Data\Fees;
@@ -456,6 +457,7 @@ final readonly class WireRegistrar implements Registrar
             $state,
             $to,
             $transaction,
+            $kind === MessageKind::Charge ? self::chargeTold($response) : null,
         );
     }
 
@@ -467,6 +469,7 @@ final readonly class WireRegistrar implements Registrar
     {
         try {
             $handover = HandoverData::of($response);
+            $charge = ChargeData::of($response);
             $transfer = $response->objectOrNull(EppNamespace::Domain, 'trnData') === null ? null : TransferData::of($response);
             $ended = PendingAction::of($response);
         } catch (EppError|XmlError) {
@@ -476,9 +479,17 @@ final readonly class WireRegistrar implements Registrar
         return match (true) {
             $handover !== null => [MessageKind::Handover, $handover->name, $handover->state, $handover->to, null],
             $transfer !== null => [MessageKind::Transfer, $transfer->key, $transfer->state, $transfer->asker, null],
+            $charge !== null => [MessageKind::Charge, $charge->name, $charge->state, null, null],
             $ended !== null => [MessageKind::Action, $ended->key, $ended->isDone ? 'done' : 'refused', null, $ended->client],
             default => [null, self::anyName($response), null, null, null],
         };
+    }
+
+    private static function chargeTold(EppResponse $response): ?Told
+    {
+        $charge = ChargeData::of($response);
+
+        return $charge === null ? null : Told::of(null, [$charge->sum], $charge->balance, $charge->currency);
     }
 
     /** The first name that it speaks of: whatever is said of one, its record is looked at soon. */

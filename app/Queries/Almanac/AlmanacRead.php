@@ -88,7 +88,8 @@ final readonly class AlmanacRead
         $rows = [];
         foreach ($this->runs as $place => $run) {
             foreach ($run->entries as $entry) {
-                $key = sprintf('%012d %s %d %s', $entry->at->toDay()->epoch, self::ORDER[$entry->kind->value], $place, $entry->again?->date());
+                $day = $entry->at->toDay()->epoch;
+                $key = sprintf('%012d %s %d %s', $day, self::ORDER[$entry->kind->value], $place, $entry->again?->date());
                 $rows[$key] = isset($rows[$key]) ? $rows[$key]->with($entry) : new AlmanacRow($run, [$entry]);
             }
         }

@@ -10,6 +10,7 @@ use Acre\Core\Balance\Entry;
 use Acre\Core\Balance\Forecast;
 use Acre\Core\Balance\Purse;
 use Acre\Core\Balance\TopUp;
+use Acre\Core\Lifecycle\LateTerms;
 use Acre\Core\Money\Money;
 use Acre\Core\Price\Rate;
 use Acre\Core\Rulebook\Rulebook;
@@ -80,7 +81,11 @@ final readonly class ReadAlmanac
         $ids = match ($scope->kind) {
             ScopeKind::Account => [$scope->id],
             ScopeKind::All => $this->database->table('accounts')->orderBy('id')->pluck('id')->all(),
-            ScopeKind::Registrar => $this->database->table('accounts')->where('registrar_id', $scope->id)->orderBy('id')->pluck('id')->all(),
+            ScopeKind::Registrar => $this->database->table('accounts')
+                ->where('registrar_id', $scope->id)
+                ->orderBy('id')
+                ->pluck('id')
+                ->all(),
             ScopeKind::Client => $this->database->table('standings')
                 ->where('client_id', $scope->id)
                 ->where('account_id', '>', 0)
@@ -110,7 +115,7 @@ final readonly class ReadAlmanac
         $found = [];
         $unpriced = 0;
         $shown = $asked->scope->kind === ScopeKind::Client ? [] : null;
-        foreach ($this->names(array_keys($purses), $asked->every)->cursor() as $one) {
+        foreach ($this->names(array_keys($purses), $asked->every, $from)->cursor() as $one) {
             $row = Row::of($one);
             $account = $purses[$row->int('account_id')];
             $suffix = $row->text('suffix');
@@ -132,6 +137,7 @@ final readonly class ReadAlmanac
                 ),
                 $from,
                 $until,
+                $row->textOrNull('last_charge') === 'refused',
             );
             $isShown = $shown === null || $row->int('client_id') === $asked->scope->id;
             $unpriced += $isShown ? $come->unpriced : 0;
@@ -147,11 +153,14 @@ final readonly class ReadAlmanac
     }
 
     /** @param  list<int>  $accounts */
-    private function names(array $accounts, bool $every): Builder
+    private function names(array $accounts, bool $every, Instant $now): Builder
     {
         return $this->database
             ->table('standings AS s')
-            ->join('registrations AS r', fn (JoinClause $join): JoinClause => $join->on('r.name_id', 's.name_id')->whereRaw('upper_inf(r.span)'))
+            ->join(
+                'registrations AS r',
+                fn (JoinClause $join): JoinClause => $join->on('r.name_id', 's.name_id')->whereRaw('upper_inf(r.span)'),
+            )
             ->whereIn('s.account_id', $accounts)
             ->whereIn('s.phase', ['in_term', 'grace'])
             ->when(
@@ -171,7 +180,13 @@ final readonly class ReadAlmanac
                 'r.ends_is_day',
                 'r.own_renewal',
                 'r.own_currency',
-            ]);
+            ])
+            // Of those alone that are charged ahead of an end that is near.
+            ->selectRaw(
+                "CASE WHEN r.ends_on BETWEEN ?::timestamptz AND ?::timestamptz THEN (SELECT m.state FROM gate_messages m
+                    WHERE m.name_id = s.name_id AND m.kind = 'charge' ORDER BY m.id DESC LIMIT 1) END AS last_charge",
+                [$now->toDay()->isoSecond(), $now->plusDays(LateTerms::MOST_LEAD)->isoSecond()],
+            );
     }
 
     /**

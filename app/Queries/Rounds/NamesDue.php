@@ -116,17 +116,18 @@ final readonly class NamesDue
     }
 
     /**
-     * The button of names that are to be renewed, so many at once as an address holds; more are looked at.
+     * The button of names that are to be renewed, or were, so many at once as an address holds; more are looked at.
      *
      * @param  array<string, string|int>  $narrow
+     * @param  'renew'|'record_renewal'  $deed  the second where they may have been renewed, and nobody has confirmed it
      * @return array{string, string} words, in rounds.php, and address
      */
-    public static function renewed(Row $group, array $narrow): array
+    public static function renewed(Row $group, array $narrow, string $deed = 'record_renewal'): array
     {
         $list = $group->textOrNull('list') ?? '';
 
         return $list !== '' && strlen($list) <= self::ADDRESS
-            ? ['rounds.renewed', route('deeds.show', ['renew', 'name' => $list])]
+            ? ["rounds.{$deed}", route('deeds.show', [$deed, 'name' => $list])]
             : ['rounds.see_them', self::address($group, $narrow)];
     }
 

@@ -71,8 +71,8 @@
                     <p class="lesser">{{ __('money.top_up_said') }}</p>
                     <form method="post" action="{{ route('accounts.top-ups', $account) }}" class="fields" data-once>@csrf
                         <div class="columns">
-                            <x-field name="amount" id="top-up-amount" :label="__('money.amount')" :value="$amount" required inputmode="decimal"
-                                maxlength="14"/>
+                            <x-field name="amount" id="top-up-amount" :label="__('money.amount')" :value="$amount" required
+                                inputmode="decimal" maxlength="14"/>
                             <x-field name="currency" id="top-up-currency" :label="__('money.currency')" :value="$currency" required
                                 maxlength="3"/>
                             <x-field name="on" :label="__('money.on')" type="date" :value="$on" required/>
@@ -123,7 +123,9 @@
                             </td>
                             <td data-label="{{ __('money.name') }}">
                                 @if ($entry->textOrNull('ascii') !== null)
-                                    <a class="name" href="{{ route('names.show', $entry->text('ascii')) }}">{{ $entry->text('unicode') }}</a>
+                                    <a class="name" href="{{ route('names.show', $entry->text('ascii')) }}">{{
+                                        $entry->text('unicode')
+                                    }}</a>
                                 @endif
                             </td>
                             <td class="sum" data-label="{{ __('money.sum') }}">{{ $sum->text() }}</td>

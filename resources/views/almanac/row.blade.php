@@ -40,7 +40,9 @@
                 @php($topUp = App\View\AlmanacInWords::topUp($row, $asked->now))
                 @if ($topUp !== null)
                     <a class="button low"
-                        href="{{ App\View\AlmanacInWords::toPlan($row->run, $topUp) }}">{{ __('almanac.top_up', ['sum' => $topUp->amount->text()]) }}</a>
+                        href="{{ App\View\AlmanacInWords::toPlan($row->run, $topUp) }}">{{ __('almanac.top_up', [
+                            'sum' => $topUp->amount->text(),
+                        ]) }}</a>
                 @endif
             @endcan
         @endif

@@ -72,7 +72,10 @@ final class ForecastTest extends TestCase
         $forecast = Forecast::of(
             Purse::balance(Money::of('1.00', 'GBP'), retries: [5, 2]),
             [self::charge('a.com', 12, '9.90'), self::charge('b.com', 17, '9.90'), self::charge('c.com', 30, '9.90')],
-            [new TopUp(Instant::of('2026-10-31'), Money::of('7.00', 'GBP')), new TopUp(Instant::of('2026-10-17'), Money::of('9.00', 'GBP'))],
+            [
+                new TopUp(Instant::of('2026-10-31'), Money::of('7.00', 'GBP')),
+                new TopUp(Instant::of('2026-10-17'), Money::of('9.00', 'GBP')),
+            ],
         );
         self::assertSame(
             [
@@ -141,7 +144,8 @@ final class ForecastTest extends TestCase
         for ($run = 0; $run < 300; $run++) {
             $charges = $topUps = [];
             for ($i = $random->getInt(0, 12); $i > 0; $i--) {
-                $charges[] = self::charge('abcdefgh'[$random->getInt(0, 7)].'.com', $random->getInt(6, 31), (string) $random->getInt(0, 30));
+                $name = 'abcdefgh'[$random->getInt(0, 7)].'.com';
+                $charges[] = self::charge($name, $random->getInt(6, 31), (string) $random->getInt(0, 30));
             }
             for ($i = $random->getInt(0, 3); $i > 0; $i--) {
                 $topUps[] = new TopUp(Instant::day(2026, 10, $random->getInt(6, 31)), Money::of((string) $random->getInt(0, 50), 'GBP'));

@@ -27,7 +27,7 @@ final readonly class Ends implements RoundsKind
             $sum = NamesDue::money($row, 'sum');
 
             $narrow = ['client' => $row->int('of_id'), 'finding' => 'lifecycle.ends_unless_renewed', 'ending' => '90'];
-            [$deed, $address] = NamesDue::renewed($row, $narrow);
+            [$deed, $address] = NamesDue::renewed($row, $narrow, 'renew');
 
             return new RoundsItem(
                 "ends:{$row->int('of_id')}:{$day->date()}", RoundsSection::Dark, $day, NamesDue::title($row),
