@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use App\Actions\Asks\AskClient;
+use App\Actions\Asks\ClientAnswers;
 use App\Actions\Contacts\WriteYearly;
 use App\Actions\Deeds\BeginDocketLines;
 use App\Actions\Deeds\EndMany;
@@ -68,6 +70,10 @@ Schedule::call(fn (WriteYearly $yearly) => $yearly->handle())
     ->when(fn (): bool => config()->boolean('house.yearly_letters'))
     ->withoutOverlapping();
 Schedule::call(fn (CollectReturned $returned) => $returned->handle())->everyMinute()->name('returned')->withoutOverlapping();
+Schedule::call(function (AskClient $ask, ClientAnswers $answers): void {
+    $answers->silent();
+    $ask->remind();
+})->everyMinute()->name('asks')->withoutOverlapping();
 Schedule::call(fn (ResumeAccepted $goOn) => $goOn->sweep())->everyTenSeconds()->name('accepted');
 Schedule::call(fn (ResumeConfirmed $goOn) => $goOn->sweep())->everyTenSeconds()->name('confirmed');
 Schedule::call(fn (AskToConfirm $ask) => $ask->anew())->everyMinute()->name('agreed-to-other-data')->withoutOverlapping();

@@ -8,6 +8,7 @@ use App\Http\Accounts\EmptyAccountController;
 use App\Http\Accounts\GateController;
 use App\Http\Almanac\AlmanacController;
 use App\Http\Answers\AnswerController;
+use App\Http\Asks\AskController;
 use App\Http\Clients\ClientController;
 use App\Http\Clients\MergeController;
 use App\Http\Contacts\AlikeController;
@@ -82,6 +83,7 @@ Route::patterns(
     array_fill_keys(
         [
             'account',
+            'ask',
             'calendar',
             'client',
             'confirmation',
@@ -379,6 +381,12 @@ Route::middleware(['auth', 'auth.session', EndsInTime::class, NothingKept::class
     Route::post('accounts/{account}/empty', EmptyAccountController::class)
         ->name('accounts.empty')
         ->middleware('can:prepare');
+    Route::controller(AskController::class)->name('asks.')->group(function (): void {
+        Route::get('clients/{client}/ask', 'create')->name('create')->middleware('can:prepare');
+        Route::post('clients/{client}/ask', 'store')->name('store')->middleware('can:prepare');
+        Route::get('asks/{ask}', 'show')->name('show')->middleware('can:look');
+        Route::post('asks/{ask}/withdraw', 'withdraw')->name('withdraw')->middleware('can:prepare');
+    });
     Route::controller(MoneyController::class)->prefix('accounts/{account}')->group(function (): void {
         Route::get('money', 'show')->name('accounts.money')->middleware('can:look');
         Route::post('balance', 'balance')->name('accounts.balance')->middleware('can:prepare');

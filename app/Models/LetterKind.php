@@ -14,6 +14,8 @@ enum LetterKind: string
     case Acceptance = 'acceptance';
     case Yearly = 'yearly';
     case Codes = 'codes';
+    case RenewalsFirst = 'renewals_first';
+    case RenewalsReminder = 'renewals_reminder';
 
     /** What `letters.kind` says of it. */
     public function column(): string
@@ -24,6 +26,7 @@ enum LetterKind: string
             self::Acceptance => 'acceptance',
             self::Yearly => 'yearly',
             self::Codes => 'codes',
+            self::RenewalsFirst, self::RenewalsReminder => 'renewals',
         };
     }
 
@@ -40,6 +43,7 @@ enum LetterKind: string
                 'link',
             ],
             self::Codes => ['house', 'registrar', 'name', 'names', 'count', 'by', 'link'],
+            self::RenewalsFirst, self::RenewalsReminder => ['house', 'names', 'count', 'by', 'link'],
             self::Acceptance => ['house', 'registrar', 'names', 'count', 'by', 'link', 'needed'],
             self::Yearly => ['house', 'year', 'count', 'records'],
         };

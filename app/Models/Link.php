@@ -20,6 +20,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int|null $docket_version as it was when the letter was written
  * @property int|null $confirmation_id the word on it that is asked for
  * @property int|null $mailbox_id that is to be verified
+ * @property int|null $ask_id which of their names a client is asked to keep
  * @property int|null $user_id who of the house sets their password
  * @property Instant|null $late_on when somebody answered after its day
  * @property bool|null $late_says whether they agreed

@@ -12,6 +12,8 @@ enum LinkPurpose: string
     case VerifyMailbox = 'verify_mailbox';
     /** Of whoever has names transferred away: their auth codes, shown once. */
     case ReceiveCodes = 'receive_codes';
+    /** Of a client: which of their names to keep. */
+    case AnswerRenewals = 'answer_renewals';
     /** Of somebody of the house: their own, for the first time or anew. */
     case SetPassword = 'set_password';
 }

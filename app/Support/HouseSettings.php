@@ -66,6 +66,14 @@ final class HouseSettings
         return (is_string($set) ? DateStyle::tryFrom($set) : null) ?? DateStyle::Words;
     }
 
+    /** What it means when a client doesn't answer which names to keep. */
+    public function silence(): Silence
+    {
+        $set = $this->all()['silence'] ?? null;
+
+        return (is_string($set) ? Silence::tryFrom($set) : null) ?? Silence::Nothing;
+    }
+
     /** What those we serve are called. */
     public function served(): Served
     {
@@ -84,7 +92,7 @@ final class HouseSettings
 
     /**
      * @return array{currency: string, letterhead: string, four_eyes: int|null, zone: string, dates: string, served: string,
-     *     pattern: int|null} as its form has them
+     *     pattern: int|null, silence: string} as its form has them
      */
     public function stand(): array
     {
@@ -96,6 +104,7 @@ final class HouseSettings
             'dates' => $this->dates()->value,
             'served' => $this->served()->value,
             'pattern' => $this->pattern(),
+            'silence' => $this->silence()->value,
         ];
     }
 

@@ -53,6 +53,18 @@ return [
                 ."once:\n\n:link\n\nThe link is for you alone; please don’t pass it on. Then order the transfer at :registrar, and "
                 ."enter {the code|each code} there.\n\nIf you did not expect this, please tell :house.\n\n:house",
         ],
+        'renewals_first' => [
+            'subject' => 'Which of your domain names do you keep? Please answer by :by',
+            'body' => "Hello,\n\n{this domain name expires|these :count domain names expire} soon:\n\n:names\n\nPlease tell us by :by "
+                ."which to keep, and for how long:\n\n:link\n\nThere is nothing to pay there. A name that lapses stops working: its web "
+                ."pages, and all mail under it.\n\nThe link works once and is for you alone; please don’t pass it on.\n\n:house",
+        ],
+        'renewals_reminder' => [
+            'subject' => 'Please answer by :by: which domain names do you keep?',
+            'body' => "Hello,\n\nwe asked you about {this domain name|these :count domain names}, and have no answer yet:\n\n:names\n\n"
+                ."Please tell us by :by which to keep, and for how long. The link in our earlier letter no longer works; this one "
+                ."does:\n\n:link\n\nA name that lapses stops working: its web pages, and all mail under it.\n\n:house",
+        ],
         'yearly' => [
             'subject' => 'Your yearly reminder: the record of your domain {name|names}',
             'body' => "Once a year, registrants of domain names are sent the data on record. This is yours for :year:\n\n:records\n\nIf "
@@ -66,6 +78,8 @@ return [
         'verification_first' => 'Verification: first letter',
         'verification_reminder' => 'Verification: reminder',
         'codes' => 'Gives auth codes to whoever transfers names away',
+        'renewals_first' => 'Asks a client which names to keep',
+        'renewals_reminder' => 'Which names to keep: reminder',
         'yearly' => 'Yearly reminder of the data on record',
     ],
     'word' => [

@@ -3,6 +3,12 @@
 declare(strict_types=1);
 
 return [
+    'decided' => [
+        'client' => 'the client said so on :on',
+        'docket' => 'docket :docket, on :on',
+        'list' => 'from a list, on :on',
+        'typed' => 'entered on :on',
+    ],
     'none_known' => 'None of these is on the Roll: :unknown.',
     'some_unknown' => '{1} One was not found on the Roll and is left out: :unknown.|[2,*] :count were not found on the Roll and are left '
         .'out: :unknown.',

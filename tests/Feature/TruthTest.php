@@ -7,6 +7,8 @@ namespace Tests\Feature;
 use Acre\Core\Time\Instant;
 use App\Http\Middleware\NothingKept;
 use App\Http\Middleware\SecurityHeaders;
+use App\Models\Ask;
+use App\Models\AskState;
 use App\Models\Custodian;
 use App\Models\Docket;
 use App\Models\DocketLine;
@@ -88,6 +90,14 @@ final class TruthTest extends TestCase
                 'state' => PlanState::Running,
                 'made_by' => $house->clerk->id,
                 'made_on' => Instant::of('2026-10-06'),
+            ])->id,
+            'ask' => Ask::query()->create([
+                'client_id' => $house->foundry->id,
+                'mailbox' => 'ledger@wickerby-bells.com',
+                'asked_by' => $house->clerk->id,
+                'asked_on' => Instant::of('2026-10-06'),
+                'answer_by' => '2026-10-20',
+                'state' => AskState::Open,
             ])->id,
             'topUp' => TopUp::query()->create([
                 'account_id' => $house->ours->id,

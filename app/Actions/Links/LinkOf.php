@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace App\Actions\Links;
 
+use App\Models\Ask;
 use App\Models\Confirmation;
 use App\Models\Docket;
 
-/** What a link in a letter is about: a docket in one version, one side's word on it, a mailbox, or somebody of the house. */
+/** What a link in a letter is about: a docket in one version, one side's word on it, a mailbox, what a client is asked,
+ * or somebody of the house. */
 final readonly class LinkOf
 {
     /** @param  array<string, int|null>  $columns */
@@ -31,6 +33,11 @@ final readonly class LinkOf
     public static function user(int $userId): self
     {
         return new self(['user_id' => $userId], 'user_id');
+    }
+
+    public static function ask(Ask $ask): self
+    {
+        return new self(['ask_id' => $ask->id], 'ask_id');
     }
 
     public static function mailbox(int $mailboxId): self

@@ -71,10 +71,9 @@ final readonly class WriteLetter
             $of,
             max(self::SHORTEST, $by->plusDays($late)->epoch - $this->clock->now()->epoch),
         );
-        $docket = $of->columns['docket_id'] ?? null;
         $secret = Secret::query()->create([
             'kind' => 'link',
-            'about' => $docket === null ? 'mailbox '.($of->columns['mailbox_id'] ?? '') : "docket {$docket}",
+            'about' => "{$of->key} {$of->columns[$of->key]}",
             'value' => $link,
         ]);
         $this->write(

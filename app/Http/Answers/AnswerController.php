@@ -106,6 +106,7 @@ final readonly class AnswerController
                 LinkPurpose::VerifyMailbox => VerificationPage::class,
                 LinkPurpose::SetPassword => PasswordPage::class,
                 LinkPurpose::ReceiveCodes => CodesPage::class,
+                LinkPurpose::AnswerRenewals => RenewalsPage::class,
             },
         );
     }

@@ -14,6 +14,9 @@ final readonly class TypedAnswer
 
     private const WORDS = 900;
 
+    /** For which a name is kept at most. */
+    private const YEARS = 10;
+
     public function __construct(private Request $request)
     {
     }
@@ -38,6 +41,28 @@ final readonly class TypedAnswer
         }
 
         return $typed;
+    }
+
+    /** @return array<int, int> for how many years each name is kept, by name; 0: it is let go. What is odd is left out. */
+    public function years(): array
+    {
+        $years = [];
+        $said = $this->request->input('name');
+        foreach (is_array($said) ? $said : [] as $id => $count) {
+            if (is_int($id) && is_string($count) && preg_match('/^\d{1,2}$/D', $count) === 1 && (int) $count <= self::YEARS) {
+                $years[$id] = (int) $count;
+            }
+        }
+
+        return $years;
+    }
+
+    /** @return int|null for how many years all of them are kept; null: each is said by itself */
+    public function all(): ?int
+    {
+        $said = $this->upTo('all', 2);
+
+        return preg_match('/^\d{1,2}$/D', $said) === 1 && (int) $said <= self::YEARS ? (int) $said : null;
     }
 
     /** @return array{string, string} a password, and the same again; as they were typed */

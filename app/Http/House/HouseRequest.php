@@ -8,6 +8,7 @@ use App\Http\SignedIn;
 use App\Models\Pattern;
 use App\Support\DateStyle;
 use App\Support\Served;
+use App\Support\Silence;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 
@@ -25,6 +26,7 @@ final class HouseRequest extends FormRequest
             'dates' => ['required', Rule::enum(DateStyle::class)],
             'served' => ['required', Rule::enum(Served::class)],
             'four_eyes' => ['nullable', 'integer', 'min:0', 'max:100000'],
+            'silence' => ['sometimes', 'required', Rule::enum(Silence::class)],
             'pattern' => ['nullable', 'integer', Rule::exists(Pattern::class, 'id')],
         ];
     }
@@ -37,7 +39,7 @@ final class HouseRequest extends FormRequest
 
     /**
      * @return array{currency: string, letterhead: string, four_eyes: int|null, zone: string, dates: string, served: string,
-     *     pattern: int|null}
+     *     pattern: int|null, silence: string}
      */
     public function settings(): array
     {
@@ -49,6 +51,7 @@ final class HouseRequest extends FormRequest
             'dates' => $this->word('dates'),
             'served' => $this->word('served'),
             'pattern' => $this->filled('pattern') ? $this->integer('pattern') : null,
+            'silence' => $this->word('silence') === '' ? Silence::Nothing->value : $this->word('silence'),
         ];
     }
 }

@@ -44,6 +44,9 @@
             @if ($names !== null)
                 <a class="button" href="{{ route('clients.sheet', $client) }}">{{ __('clients.show.names_sheet') }}</a>
             @endif @can('prepare')
+            @if ($names !== null)
+                <a class="button" href="{{ route('asks.create', $client) }}">{{ __('asks.client.heading') }}</a>
+            @endif
             <a class="button" href="{{ route('clients.edit', $client) }}">{{ __('common.change') }}</a>
             @endcan @can('settle')
             <a class="button" href="{{ route('clients.merge', $client) }}">{{ __('clients.merge.open') }}</a>

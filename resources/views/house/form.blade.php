@@ -17,6 +17,8 @@
                 :note="__('house.form.for_times_of_day_days_on_which')"/>
             <x-field name="pattern" type="choice" :label="__('house.form.disclosure_pattern_for_new')" :value="$house->pattern()"
                 :options="$patterns" :note="__('house.form.unless_their_has_a_pattern_of')"/>
+            <x-field name="silence" type="choice" :label="__('house.form.silence')"
+                :value="$house->silence()->value" :options="__('house.form.silences')"/>
             <x-field name="four_eyes" :label="__('house.form.second_person_needed_above')" :value="$house->fourEyes()" inputmode="numeric"
                 :note="__('house.form.number_of_names_above_it')"/>
         </div>

@@ -93,7 +93,14 @@
         </div>
         <div>
             <dt><span class="term" title="{{ $words->say('words.explained.intent') }}">{{ __('common.intent') }}</span></dt>
-            <dd>{{ $words->say('words.intent.' . $life->facts->intent->value) }}</dd>
+            @php($decided = App\View\WhoDecided::of($name->registration))
+            <dd>{{ $words->say('words.intent.' . $life->facts->intent->value) }}
+                @if ($decided?->address !== null)
+                    <a class="in-text lesser" href="{{ $decided->address }}">{{ $decided->said }}</a>
+                @elseif ($decided !== null)
+                    <span class="lesser">{{ $decided->said }}</span>
+                @endif
+            </dd>
             @can('prepare')
                 <dd><a href="{{ route('deeds.show', ['change_auto_renew', 'name' => $name->ascii]) }}">{{ __('common.change') }}</a>
                 </dd>

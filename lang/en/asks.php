@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+return [
+    'line' => ':name, expires on :day',
+    'line_priced' => ':name, expires on :day, :sum for a year',
+    'asked' => 'The letter is written. It asks for all of these names at once.',
+    'withdrawn' => 'It is withdrawn: the link in the letter no longer works.',
+    'ended_meanwhile' => 'They have answered in the meantime, or its day has passed.',
+    'nothing_to_ask' => 'None of these names can be asked about, or a letter is waiting for an answer already. Nothing was sent.',
+    'choose' => 'Select at least one name.',
+    'too_many' => 'Ask about 500 names at most in one letter.',
+    'create' => [
+        'title' => 'Ask :client which names to keep',
+        'trail' => 'Which to keep',
+        'ending' => 'Names that expire within ',
+        'months' => '{1} a month|[2,*] :count months',
+        'undecided' => ', and of which nobody has decided whether to keep them.',
+        'open' => ':ask is waiting for an answer. There is one at a time.',
+        'the_letter' => 'A letter',
+        'none' => 'There is nothing to ask: none expires in that time, or it is decided for all of them.',
+        'to' => 'To',
+        'by' => 'Answer by',
+        'asks' => 'Ask about it',
+        'ends' => 'Expires on',
+        'ask' => 'Ask by letter',
+        'what_then' => 'They answer on a page, without signing in. What they keep is prepared for renewal; what they let go is recorded.',
+        'silence' => [
+            'nothing' => 'If they don’t answer, nothing changes: ring them.',
+            'keep' => 'If they don’t answer, their names are kept for a year.',
+            'lapse' => 'If they don’t answer, their names are left to lapse.',
+        ],
+    ],
+    'show' => [
+        'title' => 'Which names :client keeps',
+        'sentence' => [
+            'open' => ':who asked :mailbox on :asked. An answer is due by :by.',
+            'answered' => 'They answered on :on.',
+            'silent' => 'They did not answer by :by. The rule of your organisation was applied.',
+            'withdrawn' => 'It was withdrawn on :on, without an answer.',
+        ],
+        'withdraw' => 'Withdraw the letter',
+        'answer' => 'Answer',
+        'then' => 'What follows',
+        'keep' => '{1} keep for one year|[2,*] keep for :count years',
+        'lapse' => 'let it lapse',
+        'none_yet' => 'none yet',
+        'docket' => 'docket :id',
+        'not_prepared' => 'Its renewal is not prepared: renew it',
+        'intends_lapse' => 'its intent is to lapse',
+    ],
+    'client' => [
+        'heading' => 'Which names to keep',
+        'ask' => 'Ask by letter',
+        'open' => 'waiting for an answer by :by',
+        'answered' => 'answered on :on',
+        'silent' => 'not answered by :by',
+        'withdrawn' => 'withdrawn',
+    ],
+];
