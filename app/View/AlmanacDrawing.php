@@ -39,6 +39,9 @@ final readonly class AlmanacDrawing
     /** Steps of what is left; null: there is no one balance to draw. */
     public ?string $path;
 
+    /** The same as things are; null: nothing is otherwise. */
+    public ?string $pathToday;
+
     /** @var list<float> where money is paid in */
     public array $topUps;
 
@@ -53,13 +56,17 @@ final readonly class AlmanacDrawing
     /** @var array{x: float, height: float, count: int}|null the first bar that is refused */
     public ?array $firstRefused;
 
-    public function __construct(AlmanacRead $read, string $currency)
+    /** @param  AlmanacRead|null  $today  the same with nothing otherwise, drawn beneath; null: it is so */
+    public function __construct(AlmanacRead $read, string $currency, ?AlmanacRead $today = null)
     {
         $this->axis = Axis::between($read->asked->now->toDay(), $read->until());
         $this->months = $this->months($read->asked->now);
-        $runs = array_values(array_filter($read->runs, fn (AccountRun $run): bool => $run->currency === $currency));
-        $one = count($runs) === 1 && $runs[0]->isKnown && $runs[0]->forecast->purse->holds !== null ? $runs[0] : null;
-        [$this->path, $this->holdsY] = $one === null ? [null, 0.0] : $this->steps($one);
+        $runs = self::runs($read, $currency);
+        $one = self::one($runs);
+        $other = $today === null ? null : self::one(self::runs($today, $currency));
+        $most = max(1, self::most($one), self::most($other));
+        [$this->path, $this->holdsY] = $one === null ? [null, 0.0] : $this->steps($one, $most);
+        $this->pathToday = $other === null ? null : $this->steps($other, $most)[0];
         $this->holds = $one?->forecast->purse->holds?->text();
         $entries = array_merge(...array_map(fn (AccountRun $run): array => $run->entries, $runs));
         $this->topUps = array_map(
@@ -86,11 +93,36 @@ final readonly class AlmanacDrawing
         return round(self::LEFT + $this->axis->at($at) / 100 * (self::WIDTH - 2 * self::LEFT), 1);
     }
 
+    /** @return list<AccountRun> */
+    private static function runs(AlmanacRead $read, string $currency): array
+    {
+        return array_values(array_filter($read->runs, fn (AccountRun $run): bool => $run->currency === $currency));
+    }
+
+    /**
+     * The only one, where what it holds is known.
+     *
+     * @param  list<AccountRun>  $runs
+     */
+    private static function one(array $runs): ?AccountRun
+    {
+        return count($runs) === 1 && $runs[0]->isKnown && $runs[0]->forecast->purse->holds !== null ? $runs[0] : null;
+    }
+
+    /** The most that it ever holds, in the smallest unit. */
+    private static function most(?AccountRun $run): int
+    {
+        return $run === null ? 0 : max(
+            $run->forecast->purse->holds?->minor() ?? 0,
+            0,
+            ...array_map(fn (Entry $entry): int => $entry->after?->minor() ?? 0, $run->forecast->entries),
+        );
+    }
+
     /** @return array{string, float} the path, and where it begins */
-    private function steps(AccountRun $run): array
+    private function steps(AccountRun $run, int $most): array
     {
         $start = $run->forecast->purse->holds?->minor() ?? 0;
-        $most = max(1, $start, ...array_map(fn (Entry $entry): int => $entry->after?->minor() ?? 0, $run->forecast->entries));
         $y = fn (int $left): float => round(self::NOTHING - max(0, $left) / $most * self::HEIGHT, 1);
         $path = 'M'.self::LEFT.' '.$y($start);
         foreach ($run->forecast->entries as $entry) {

@@ -78,6 +78,37 @@ final class AlmanacInWords
         return self::say('almanac.carries', ['sum' => $topUp->amount->text(), 'day' => Dates::full($topUp->at)]);
     }
 
+    /** What it would cost in one currency, against what it costs as it is; null: nothing. */
+    public static function compared(?Money $then, ?Money $now): string
+    {
+        $currency = $then->currency ?? $now?->currency;
+        if ($currency === null) {
+            return '';
+        }
+        $then ??= Money::ofMinor(0, $currency);
+        $now ??= Money::ofMinor(0, $currency);
+        $more = $then->minus($now);
+
+        return self::say('almanac.what_if.compared', ['then' => $then->text(), 'now' => $now->text()]).' '.match (true) {
+            $more->isPositive() => self::say('almanac.what_if.more', ['sum' => $more->text()]),
+            $more->minor() < 0 => self::say('almanac.what_if.less', ['sum' => $more->times(-1)->text()]),
+            default => self::say('almanac.what_if.same', []),
+        };
+    }
+
+    /** When the money first lacks as things are. */
+    public static function shortNow(AlmanacRead $today): string
+    {
+        $short = $today->firstShort();
+        $first = $short === null ? null : AlmanacRead::refused($short);
+
+        return match (true) {
+            $first !== null => self::say('almanac.what_if.short_now', ['day' => Dates::full($first->at)]),
+            $today->unknown() > 0 => '',
+            default => self::say('almanac.what_if.never_short_now', []),
+        };
+    }
+
     /** Where a top-up is planned. */
     public static function toPlan(AccountRun $run, TopUp $topUp): string
     {

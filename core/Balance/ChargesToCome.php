@@ -32,6 +32,7 @@ final readonly class ChargesToCome
      * @param  Rate|Rates|null  $price  of one year; null: not known
      * @param  Instant  $from  what was charged before is over; a charge on this day is still to come
      * @param  Instant  $until  not included
+     * @param  WhatIf  $whatIf  what is otherwise
      * @param  bool  $isRefused  whether the charge before the present end was refused, and is tried again
      */
     public static function of(
@@ -43,9 +44,13 @@ final readonly class ChargesToCome
         Rate|Rates|null $price,
         Instant $from,
         Instant $until,
+        WhatIf $whatIf = new WhatIf(),
         bool $isRefused = false,
     ): self {
-        $step = max(self::YEAR, $leastMonths);
+        if ($whatIf->isLetGo($name)) {
+            return new self([], 0);
+        }
+        $step = max(self::YEAR * $whatIf->years, $leastMonths);
         $charges = [];
         $unpriced = 0;
         $first = $from->toDay();
@@ -62,7 +67,7 @@ final readonly class ChargesToCome
             if ($rate === null) {
                 $unpriced++;
             } else {
-                $charges[] = new Charge($name, $at, $end, $rate->gross(intdiv($step + self::YEAR - 1, self::YEAR)));
+                $charges[] = new Charge($name, $at, $end, $whatIf->rate($rate, $at)->gross(intdiv($step + self::YEAR - 1, self::YEAR)));
             }
         }
 

@@ -111,6 +111,12 @@ final readonly class Money implements JsonSerializable
     /** @param  string  $percent  such as `20` or `7.7`; halves round up, as invoices do */
     public function withTax(string $percent): self
     {
+        return $this->changedBy($percent);
+    }
+
+    /** @param  string  $percent  by which it is more, or below nothing less; halves round up */
+    public function changedBy(string $percent): self
+    {
         $rate = BigDecimal::of($percent)->dividedBy(100, 6, RoundingMode::HALF_UP)->plus(1);
 
         return new self($this->amount->multipliedBy($rate)->toScale(Decimals::of($this->currency), RoundingMode::HALF_UP), $this->currency);

@@ -44,6 +44,7 @@ return new class extends Migration
                 said_on timestamptz NOT NULL,
                 source text NOT NULL CHECK (source IN ('hand', 'registrar')),
                 said_by bigint REFERENCES users,
+                created_at timestamptz NOT NULL DEFAULT clock_timestamp(),
                 CHECK ((source = 'hand') = (said_by IS NOT NULL))
             );
             CREATE INDEX balances_latest ON balances (account_id, id);

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Almanac;
 
-use Acre\Core\Balance\EntryKind;
 use Acre\Wire\Lists\ListKind;
 use Acre\Wire\Lists\ListWriter;
 use App\Models\Account;
@@ -40,17 +39,22 @@ final readonly class AlmanacController
         $asked = $request->asked();
         $read = $this->read->handle($asked);
         $rows = $read->rows();
+        $today = $asked->whatIf->isAsToday() ? null : $this->read->handle($asked->asToday());
 
         return view('almanac.show', [
             'asked' => $asked,
             'read' => $read,
+            'today' => $today,
             'about' => $this->about($asked->scope),
             'rows' => array_slice($rows, 0, self::ROWS),
             'more' => max(0, count($rows) - self::ROWS),
             'refusals' => $refusals->of($rows),
             'drawings' => array_combine(
                 AlmanacDrawing::currencies($read),
-                array_map(fn (string $currency): AlmanacDrawing => new AlmanacDrawing($read, $currency), AlmanacDrawing::currencies($read)),
+                array_map(
+                    fn (string $currency): AlmanacDrawing => new AlmanacDrawing($read, $currency, $today),
+                    AlmanacDrawing::currencies($read),
+                ),
             ),
             'accounts' => Account::query()
                 ->with('registrar')
@@ -87,7 +91,8 @@ final readonly class AlmanacController
                     $entry->kind->value,
                     $entry->charge->name ?? '',
                     $entry->charge?->ends->date() ?? '',
-                    $entry->kind === EntryKind::TopUp ? $entry->amount->decimal() : $entry->amount->times(-1)->decimal(),
+                    // What it is says whether it is paid or paid in: cells that begin with a minus are taken for formulas.
+                    $entry->amount->decimal(),
                     $entry->amount->currency,
                     $entry->after?->decimal() ?? '',
                     $entry->again?->date() ?? '',

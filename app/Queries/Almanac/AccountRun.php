@@ -21,6 +21,7 @@ final readonly class AccountRun
      * @param  Forecast  $forecast  where nobody knows its balance, as if everything could be paid
      * @param  bool  $isKnown  whether its money is known
      * @param  list<Entry>  $entries  those that are shown
+     * @param  list<Charge>  $due  the charges that are shown, whether the money is there or not
      */
     public function __construct(
         public AccountPurse $account,
@@ -29,6 +30,7 @@ final readonly class AccountRun
         public Forecast $forecast,
         public bool $isKnown,
         public array $entries,
+        public array $due,
     ) {
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Queries\Almanac;
 
+use Acre\Core\Balance\Charge;
 use Acre\Core\Balance\Entry;
 use Acre\Core\Balance\EntryKind;
 use Acre\Core\Money\Money;
@@ -60,7 +61,7 @@ final readonly class AlmanacRead
     }
 
     /**
-     * What is charged in the span, or tried for the first time and refused.
+     * What is to be charged in the span, if the money is there.
      *
      * @return array<string, Money> by currency
      */
@@ -68,11 +69,7 @@ final readonly class AlmanacRead
     {
         $sums = [];
         foreach ($this->runs as $run) {
-            foreach ($run->entries as $entry) {
-                if ($entry->charge !== null && $entry->at->agreesWith($entry->charge->at)) {
-                    $sums[] = $entry->amount;
-                }
-            }
+            array_push($sums, ...array_map(fn (Charge $charge): Money => $charge->amount, $run->due));
         }
 
         return Sums::of($sums);

@@ -72,6 +72,7 @@ final readonly class ReadAlmanac
                     $forecast->entries,
                     fn (Entry $one): bool => $one->charge !== null && isset($shown[$one->charge->name]),
                 )),
+            $shown === null ? $charges : array_values(array_filter($charges, fn (Charge $one): bool => isset($shown[$one->name]))),
         );
     }
 
@@ -137,6 +138,7 @@ final readonly class ReadAlmanac
                 ),
                 $from,
                 $until,
+                $asked->whatIf,
                 $row->textOrNull('last_charge') === 'refused',
             );
             $isShown = $shown === null || $row->int('client_id') === $asked->scope->id;

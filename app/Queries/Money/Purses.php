@@ -18,7 +18,8 @@ final readonly class Purses
     SELECT a.id, a.number, a.paid_from, a.card_ends_on, a.access, a.registrar_id, g.name AS registrar, g.charge_order, g.charge_retries,
         g.charge_lead_days, b.currency, b.said_on, b.source,
         b.amount AS said, b.amount + coalesce((SELECT sum(l.amount) FROM ledger l
-            WHERE l.account_id = a.id AND l.currency = b.currency AND l.charged_on > b.said_on), 0) AS holds,
+            WHERE l.account_id = a.id AND l.currency = b.currency
+                AND (l.charged_on, l.created_at) > (b.said_on, b.created_at)), 0) AS holds,
         (SELECT sum(l.costs) FROM docket_lines l
             WHERE l.paying_account_id = a.id AND l.state IN ('waiting', 'begun') AND l.costs_currency = b.currency
                 AND NOT l.name_id = ANY (:without::bigint[])) AS ordered

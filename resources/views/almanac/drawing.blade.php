@@ -19,6 +19,9 @@
         @endforeach
         @if ($drawing->path !== null)
             <line class="d-post-thin" x1="4" x2="{{ $w - 4 }}" y1="{{ $drawing->nothing() }}" y2="{{ $drawing->nothing() }}" />
+            @if ($drawing->pathToday !== null)
+                <path class="d-balance-today" d="{{ $drawing->pathToday }}" />
+            @endif
             <path class="d-balance" d="{{ $drawing->path }}" />
             <text class="d-label" x="{{ $w - 6 }}" y="{{ $drawing->nothing() + 14 }}" text-anchor="end">{{
                 __('almanac.nothing_left')

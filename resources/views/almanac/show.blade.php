@@ -59,6 +59,7 @@
             <a class="button" href="{{ route('almanac.list', $asked->address()) }}">{{ __('almanac.list') }}</a>
         </p>
     </div>
+    @include('almanac.what-if')
     @foreach ($drawings as $currency => $drawing)
         @include('almanac.drawing')
     @endforeach

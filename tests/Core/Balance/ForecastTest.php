@@ -12,6 +12,7 @@ use Acre\Core\Balance\EntryKind;
 use Acre\Core\Balance\Forecast;
 use Acre\Core\Balance\Purse;
 use Acre\Core\Balance\TopUp;
+use Acre\Core\Balance\WhatIf;
 use Acre\Core\Money\Money;
 use Acre\Core\Money\MoneyError;
 use Acre\Core\Price\Rate;
@@ -222,6 +223,40 @@ final class ForecastTest extends TestCase
             $rates->at(Instant::of('2028-02-29T23:59:59Z'))?->net->decimal(),
             $rates->at(Instant::of('2028-03-01T00:00:00Z'))?->net->decimal(),
         ]);
+    }
+
+    public function test_what_could_be_otherwise(): void
+    {
+        $of = fn (WhatIf $whatIf, string $name = 'a.com'): array => array_map(
+            fn (Charge $one): string => "{$one->at->date()} {$one->amount->decimal()}",
+            ChargesToCome::of(
+                $name,
+                null,
+                Instant::of('2026-12-01'),
+                0,
+                12,
+                new Rate(Money::of('9.90', 'GBP'), '20'),
+                Instant::of('2026-10-06'),
+                Instant::of('2029-10-06'),
+                $whatIf,
+            )->charges,
+        );
+        self::assertSame(['2026-12-01 11.88', '2027-12-01 11.88', '2028-12-01 11.88'], $of(new WhatIf()));
+        // 9.90 and 12.5% are 11.1375, so 11.14; with tax 13.37.
+        self::assertSame(
+            ['2026-12-01 11.88', '2027-12-01 13.37', '2028-12-01 13.37'],
+            $of(new WhatIf('12.5', Instant::of('2027-12-01'))),
+        );
+        self::assertSame(['2026-12-01 10.69', '2027-12-01 10.69', '2028-12-01 10.69'], $of(new WhatIf('-10')));
+        self::assertSame(['2026-12-01 35.64'], $of(new WhatIf(years: 3)));
+        self::assertSame([[], 3], [
+            $of(new WhatIf(letGo: ['a.com' => true])),
+            count($of(new WhatIf(letGo: ['a.com' => true]), 'b.com')),
+        ]);
+        self::assertTrue((new WhatIf())->isAsToday());
+        foreach ([new WhatIf('1'), new WhatIf(letGo: ['a.com' => true]), new WhatIf(years: 2)] as $other) {
+            self::assertFalse($other->isAsToday());
+        }
     }
 
     private static function rate(string $net): Rate

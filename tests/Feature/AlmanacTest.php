@@ -1,0 +1,193 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Acre\Core\Money\Money;
+use Acre\Core\Time\Instant;
+use App\Actions\Money\KeepMoney;
+use App\Models\Account;
+use App\Models\Registrar;
+use App\Models\TopUp;
+use App\Models\User;
+use App\Support\Row;
+use Illuminate\Support\Facades\DB;
+use PHPUnit\Framework\Attributes\TestWith;
+use Tests\TestCase;
+
+/** The year ahead: what is charged, and whether the money is there. Skerry charges seven days ahead, 9.90 for a .com. */
+final class AlmanacTest extends TestCase
+{
+    private House $house;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->house = new House();
+        $this->actingAs($this->house->steward);
+        foreach (['bell.com' => '2026-10-19', 'chime.com' => '2026-10-19', 'knell.com' => '2026-11-28'] as $name => $ends) {
+            $this->house->name($name, facts: ['ends_on' => Instant::of($ends), 'intent' => 'by_itself']);
+        }
+        $this->house->name('asked.com', facts: ['ends_on' => Instant::of('2026-12-01'), 'intent' => 'ask_client']);
+        $this->house->name('over.com', facts: ['ends_on' => Instant::of('2026-12-02'), 'intent' => 'lapse']);
+    }
+
+    public function test_the_first_charge_that_fails_is_named_and_what_carries_the_year(): void
+    {
+        $this->holds('10.40');
+        $address = "/almanac?of=account-{$this->house->ours->id}";
+        $this->get($address)
+            ->assertOk()
+            ->assertSee('On 12 Oct 2026 Skerry Registrations 40718 can’t pay one of 2: £9.40 is missing.')
+            ->assertSeeInOrder(['12 Oct 2026', 'bell.com', '£9.90', '£0.50', '12 Oct 2026', 'chime.com', '£9.90 refused', '£0.50'])
+            ->assertSee('expires on 19 Oct 2026')
+            ->assertSee('Top up £9.40')
+            ->assertSeeInOrder(['21 Nov 2026', 'knell.com', '£9.90 refused', 'Top up £19.30'])
+            // A year on, bell.com and chime.com are charged once more, on 12 October: that is after the span.
+            ->assertSee('Charges in this time: £29.70 with tax.')
+            ->assertSee('One top-up of £19.30 by 12 Oct 2026 carries all of it.')
+            ->assertDontSee('asked.com')
+            ->assertDontSee('over.com');
+        $this->get("{$address}&count=every")->assertSee('asked.com')->assertDontSee('over.com')->assertSee('£39.60');
+        $this->get("{$address}&months=24")->assertSee('Charges in this time: £59.40')->assertSee('12 Oct 2027');
+    }
+
+    public function test_a_planned_top_up_counts_until_it_is_withdrawn_and_paid_in_it_is_held(): void
+    {
+        $this->holds('10.40');
+        $money = "/accounts/{$this->house->ours->id}/money";
+        $almanac = "/almanac?of=account-{$this->house->ours->id}";
+        $this->get("{$money}?amount=19.30&on=2026-10-12")->assertSee('value="19.30"', false)->assertSee('It holds £10.40, as one of us said');
+        $this->post("/accounts/{$this->house->ours->id}/top-ups", ['amount' => '19,30', 'currency' => 'gbp', 'on' => '2026-10-12'])
+            ->assertSessionHasNoErrors();
+        $topUp = TopUp::query()->sole();
+        $this->get($almanac)
+            ->assertSee('the money is there for all of it')
+            ->assertSeeInOrder(['top-up planned', '+£19.30', '£29.70', 'bell.com'])
+            ->assertDontSee('refused');
+        $this->get("{$almanac}&top-ups=none")->assertSee('£9.40 is missing');
+        $this->post("/accounts/{$this->house->ours->id}/top-ups/{$topUp->id}/paid")->assertSessionHasNoErrors();
+        $this->get($money)->assertSee('It holds £29.70: what one of us said')->assertSeeInOrder(['Paid in', '£19.30', 'us: we recorded it']);
+        $this->post("/accounts/{$this->house->ours->id}/top-ups/{$topUp->id}/paid")->assertSessionHasErrors('top_up');
+        self::assertSame(1, DB::table('ledger')->count());
+        $this->get($almanac)->assertSee('the money is there for all of it')->assertDontSee('top-up planned</span>', false);
+        $this->post("/accounts/{$this->house->theirs->id}/top-ups/{$topUp->id}/paid")->assertNotFound();
+    }
+
+    /** @param  array<string, mixed>  $typed */
+    #[TestWith([['amount' => '0', 'currency' => 'GBP', 'on' => '2026-10-12'], 'amount'])]
+    #[TestWith([['amount' => '-5', 'currency' => 'GBP', 'on' => '2026-10-12'], 'amount'])]
+    #[TestWith([['amount' => '1.005', 'currency' => 'GBP', 'on' => '2026-10-12'], 'amount'])]
+    #[TestWith([['amount' => ['5'], 'currency' => 'GBP', 'on' => '2026-10-12'], 'amount'])]
+    #[TestWith([['amount' => '5', 'currency' => 'QQQ', 'on' => '2026-10-12'], 'amount'])]
+    #[TestWith([['amount' => '5', 'currency' => 'GBP', 'on' => '2026-10-05'], 'on'])]
+    #[TestWith([['amount' => '5', 'currency' => 'GBP', 'on' => '2026-02-30'], 'on'])]
+    public function test_an_odd_top_up_is_refused(array $typed, string $field): void
+    {
+        $this->post("/accounts/{$this->house->ours->id}/top-ups", $typed)->assertSessionHasErrors($field);
+        self::assertSame(0, TopUp::query()->count());
+    }
+
+    public function test_who_only_reads_records_nothing(): void
+    {
+        $this->actingAs($this->house->reader);
+        $this->get("/almanac?of=account-{$this->house->ours->id}")->assertOk()->assertDontSee('Top up');
+        $this->get("/accounts/{$this->house->ours->id}/money")->assertOk()->assertDontSee('Plan a top-up');
+        foreach (['balance', 'top-ups'] as $what) {
+            $this->post("/accounts/{$this->house->ours->id}/{$what}", ['amount' => '5', 'currency' => 'GBP', 'on' => '2026-10-12'])
+                ->assertForbidden();
+        }
+    }
+
+    public function test_what_could_be_otherwise_stands_beside_what_is(): void
+    {
+        $this->holds('500.00');
+        $address = "/almanac?of=account-{$this->house->ours->id}&months=36";
+        $this->get($address)->assertSee('Charges in this time: £89.10')->assertDontSee('Back to how it is');
+        // Six of nine charges come after the rise: 6 × 0.99 more.
+        $this->get("{$address}&rise=10&rise-from=2027-01-01")
+            ->assertSee('It would be £95.04, against £89.10 as it is: £5.94 more.')
+            ->assertSee('As it is, the money is there for all of it.')
+            ->assertSee('d-balance-today')
+            ->assertSee('rise=10&amp;rise-from=2027-01-01', false);
+        $this->get("{$address}&let-go=".urlencode('Bell.com; chime.com nonsense..'))
+            ->assertSee('It would be £29.70, against £89.10 as it is: £59.40 less.')
+            ->assertSee('value="bell.com, chime.com"', false);
+        $this->get("{$address}&years=3")->assertSee('It would be £89.10, against £89.10 as it is: the same.');
+        foreach (['rise=x', 'rise[]=1', 'rise=-100', 'rise=0', 'years=11', 'let-go[]=x', 'rise-from=2027-02-30', 'of=account-x', 'months=x'] as $odd) {
+            $this->get("/almanac?of=account-{$this->house->ours->id}&{$odd}")->assertOk()->assertDontSee('It would be');
+        }
+        $this->get('/almanac?of=account-999999')->assertNotFound();
+    }
+
+    public function test_a_clients_names_alone_are_shown_but_the_account_pays_for_all(): void
+    {
+        $this->holds('10.40');
+        $this->house->name('other.com', client: $this->house->harrow, facts: [
+            'ends_on' => Instant::of('2026-10-14'),
+            'intent' => 'by_itself',
+        ]);
+        $this->get("/almanac?of=client-{$this->house->foundry->id}")
+            ->assertSee('bell.com')
+            ->assertDontSee('other.com');
+        $this->get("/almanac?of=client-{$this->house->harrow->id}")->assertSee('other.com')->assertDontSee('bell.com');
+        $this->get('/almanac?of=all')->assertSee('other.com')->assertSee('bell.com');
+        $this->get("/almanac?of=registrar-{$this->house->skerry->id}")->assertSee('other.com');
+        // Its neighbour of the other client takes the money first.
+        $this->get("/almanac?of=client-{$this->house->foundry->id}")->assertSee('bell.com')->assertSee('refused');
+    }
+
+    /** PostgreSQL adds the exported list up again, account by account and line by line. */
+    public function test_the_list_is_what_another_program_works_out(): void
+    {
+        $this->holds('25.00');
+        app(KeepMoney::class)->plan($this->house->steward, $this->house->ours, Money::of('12.34', 'GBP'), Instant::of('2026-11-20'));
+        $csv = $this->get("/almanac/list?of=account-{$this->house->ours->id}&months=24&count=every")->assertOk()->streamedContent();
+        $rows = array_map(
+            fn (string $line): array => str_getcsv($line, escape: ''),
+            array_slice(explode("\r\n", trim($csv)), 1),
+        );
+        self::assertGreaterThan(6, count($rows));
+        $said = Row::of(DB::selectOne(
+            "SELECT count(*) FILTER (WHERE after IS DISTINCT FROM worked) AS other, min(worked) AS least FROM (
+                SELECT (line ->> 8)::numeric AS after, 25.00 + sum((line ->> 6)::numeric
+                    * CASE line ->> 3 WHEN 'refused' THEN 0 WHEN 'charged' THEN -1 ELSE 1 END)
+                    OVER (ORDER BY place) AS worked
+                FROM jsonb_array_elements(?::jsonb) WITH ORDINALITY AS l(line, place)) AS sums",
+            [json_encode($rows, JSON_THROW_ON_ERROR)],
+        ));
+        self::assertSame(0, $said->int('other'));
+        self::assertGreaterThanOrEqual(0, (float) $said->text('least'));
+    }
+
+    public function test_a_card_that_expires_and_an_account_that_nobody_knows(): void
+    {
+        $this->get('/almanac')->assertSee('Of one account we don’t know the balance.')->assertDontSee('the money is there');
+        Account::query()->whereKey($this->house->ours->id)->update(['paid_from' => 'card', 'card_ends_on' => '2026-11-01']);
+        $this->get("/almanac?of=account-{$this->house->ours->id}")
+            ->assertSee('From 21 Nov 2026 Skerry Registrations 40718 can’t pay: its card has expired.')
+            ->assertDontSee('Top up £');
+        Account::query()->whereKey($this->house->ours->id)->update(['paid_from' => 'invoice', 'card_ends_on' => null]);
+        $this->get("/almanac?of=account-{$this->house->ours->id}")->assertSee('the money is there for all of it');
+    }
+
+    public function test_what_a_registrar_tries_again_is_said(): void
+    {
+        Registrar::query()->whereKey($this->house->skerry->id)->update(['charge_retries' => '[3, 7]', 'charge_order' => 'name']);
+        $this->holds('0');
+        $this->get("/almanac?of=account-{$this->house->ours->id}")->assertSee('tried again on 15 Oct 2026')->assertSee('19 Oct 2026');
+    }
+
+    public function test_the_ledger_is_only_added_to(): void
+    {
+        $this->holds('5');
+        $this->expectExceptionMessage('balances');
+        DB::delete('DELETE FROM balances');
+    }
+
+    private function holds(string $amount, ?User $by = null): void
+    {
+        app(KeepMoney::class)->balance($by ?? $this->house->steward, $this->house->ours, Money::of($amount, 'GBP'));
+    }
+}
