@@ -58,7 +58,9 @@ final class AlmanacTest extends TestCase
         $this->holds('10.40');
         $money = "/accounts/{$this->house->ours->id}/money";
         $almanac = "/almanac?of=account-{$this->house->ours->id}";
-        $this->get("{$money}?amount=19.30&on=2026-10-12")->assertSee('value="19.30"', false)->assertSee('It holds £10.40, as one of us said');
+        $this->get("{$money}?amount=19.30&on=2026-10-12")
+            ->assertSee('value="19.30"', false)
+            ->assertSee('It holds £10.40, as one of us said');
         $this->post("/accounts/{$this->house->ours->id}/top-ups", ['amount' => '19,30', 'currency' => 'gbp', 'on' => '2026-10-12'])
             ->assertSessionHasNoErrors();
         $topUp = TopUp::query()->sole();
@@ -68,7 +70,9 @@ final class AlmanacTest extends TestCase
             ->assertDontSee('refused');
         $this->get("{$almanac}&top-ups=none")->assertSee('£9.40 is missing');
         $this->post("/accounts/{$this->house->ours->id}/top-ups/{$topUp->id}/paid")->assertSessionHasNoErrors();
-        $this->get($money)->assertSee('It holds £29.70: what one of us said')->assertSeeInOrder(['Paid in', '£19.30', 'us: we recorded it']);
+        $this->get($money)
+            ->assertSee('It holds £29.70: what one of us said')
+            ->assertSeeInOrder(['Paid in', '£19.30', 'us: we recorded it']);
         $this->post("/accounts/{$this->house->ours->id}/top-ups/{$topUp->id}/paid")->assertSessionHasErrors('top_up');
         self::assertSame(1, DB::table('ledger')->count());
         $this->get($almanac)->assertSee('the money is there for all of it')->assertDontSee('top-up planned</span>', false);
@@ -115,7 +119,7 @@ final class AlmanacTest extends TestCase
             ->assertSee('It would be £29.70, against £89.10 as it is: £59.40 less.')
             ->assertSee('value="bell.com, chime.com"', false);
         $this->get("{$address}&years=3")->assertSee('It would be £89.10, against £89.10 as it is: the same.');
-        foreach (['rise=x', 'rise[]=1', 'rise=-100', 'rise=0', 'years=11', 'let-go[]=x', 'rise-from=2027-02-30', 'of=account-x', 'months=x'] as $odd) {
+        foreach (['rise=x', 'rise[]=1', 'rise=-100', 'rise=0', 'years=11', 'let-go[]=x', 'rise-from=2027-02-30', 'months=x'] as $odd) {
             $this->get("/almanac?of=account-{$this->house->ours->id}&{$odd}")->assertOk()->assertDontSee('It would be');
         }
         $this->get('/almanac?of=account-999999')->assertNotFound();
