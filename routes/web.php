@@ -390,6 +390,7 @@ Route::middleware(['auth', 'auth.session', EndsInTime::class, NothingKept::class
     Route::controller(MoneyController::class)->prefix('accounts/{account}')->group(function (): void {
         Route::get('money', 'show')->name('accounts.money')->middleware('can:look');
         Route::post('balance', 'balance')->name('accounts.balance')->middleware('can:prepare');
+        Route::post('money/ask', 'ask')->name('accounts.money.ask')->middleware(['can:prepare', 'throttle:asks']);
         Route::post('top-ups', 'plan')->name('accounts.top-ups')->middleware('can:prepare');
         Route::post('top-ups/{topUp}/paid', 'paid')->name('accounts.top-ups.paid')->middleware('can:prepare');
         Route::post('top-ups/{topUp}/withdraw', 'withdraw')->name('accounts.top-ups.withdraw')->middleware('can:prepare');

@@ -141,7 +141,7 @@ final readonly class AlmanacDrawing
         $days = max(1, (int) ceil($this->axis->from->daysUntil($this->axis->until) / self::BARS));
         $sums = [];
         foreach ($entries as $entry) {
-            if ($entry->kind !== EntryKind::TopUp) {
+            if ($entry->kind === EntryKind::Charged || ($entry->kind === EntryKind::Refused && ! $entry->isTriedAgain())) {
                 $slot = intdiv($this->axis->from->daysUntil($entry->at->toDay()), $days);
                 $sums[$slot] ??= ['paid' => 0, 'refused' => 0, 'count' => 0];
                 $sums[$slot][$entry->kind === EntryKind::Charged ? 'paid' : 'refused'] += $entry->amount->minor();

@@ -4,9 +4,6 @@ declare(strict_types=1);
 
 namespace App\View;
 
-use Acre\Core\Balance\Entry;
-use Acre\Core\Balance\EntryKind;
-use Acre\Core\Balance\PaidFrom;
 use Acre\Core\Balance\TopUp;
 use Acre\Core\Money\Money;
 use Acre\Core\Time\Instant;
@@ -14,6 +11,7 @@ use App\Queries\Almanac\AccountRun;
 use App\Queries\Almanac\AlmanacRead;
 use App\Queries\Almanac\AlmanacRow;
 use App\Queries\Almanac\Refusal;
+use App\Queries\Almanac\ShortDay;
 use App\Support\Dates;
 
 /** What the Almanac says in sentences. */
@@ -22,26 +20,20 @@ final class AlmanacInWords
     /** On which day an account can't pay how many, and what is missing. */
     public static function short(AccountRun $run): string
     {
-        $first = AlmanacRead::refused($run);
-        if ($first === null) {
+        $day = ShortDay::of($run);
+        if ($day === null) {
             return '';
         }
-        $with = ['day' => Dates::full($first->at), 'account' => "{$run->account->registrar} {$run->account->number}"];
-        if ($run->account->from === PaidFrom::Card) {
-            return self::say('almanac.short_card', $with);
-        }
-        $day = array_values(array_filter(
-            $run->forecast->entries,
-            fn (Entry $entry): bool => $entry->kind !== EntryKind::TopUp && $entry->at->toDay()->epoch === $first->at->toDay()->epoch,
-        ));
-        $refused = array_values(array_filter($day, fn (Entry $entry): bool => $entry->kind === EntryKind::Refused));
+        $with = ['day' => Dates::full($day->at), 'account' => "{$run->account->registrar} {$run->account->number}"];
 
-        return trans_choice('almanac.short', count($refused), [
-            ...$with,
-            'count' => number_format(count($refused)),
-            'all' => number_format(count($day)),
-            'sum' => self::missing($refused)->text(),
-        ]);
+        return $day->missing === null
+            ? self::say('almanac.short_card', $with)
+            : trans_choice('almanac.short', $day->refused, [
+                ...$with,
+                'count' => number_format($day->refused),
+                'all' => number_format($day->charged),
+                'sum' => $day->missing->text(),
+            ]);
     }
 
     /**
@@ -51,9 +43,19 @@ final class AlmanacInWords
      */
     public static function otherwise(AlmanacRow $row, array $refusals): string
     {
-        if ($row->again() !== null) {
-            return self::say('almanac.again', ['day' => Dates::full($row->again())]);
+        $charge = $row->entries[0]->charge;
+        $paid = $charge === null ? null : $row->run->forecast->paidLater($charge);
+        if ($paid !== null) {
+            return self::say('almanac.paid_later', ['day' => Dates::full($paid)]);
         }
+        $until = $charge === null || $row->again() === null ? null : $row->run->account->lastTry($charge->at);
+
+        return ($until === null ? '' : self::say('almanac.again', ['day' => Dates::full($until)])).self::end($row, $refusals);
+    }
+
+    /** @param  array<string, Refusal>  $refusals */
+    private static function end(AlmanacRow $row, array $refusals): string
+    {
         $charge = $row->entries[0]->charge;
         $refusal = $refusals[$charge->name ?? ''] ?? null;
         if ($charge === null || $refusal === null) {
@@ -125,23 +127,6 @@ final class AlmanacInWords
         $topUps = $row->run->topUps($now, $row->at()->toDay())->topUps;
 
         return $topUps[0] ?? null;
-    }
-
-    /**
-     * What the balance lacks for those that are refused on a day.
-     *
-     * @param  list<Entry>  $refused
-     */
-    private static function missing(array $refused): Money
-    {
-        $sum = array_reduce(
-            array_slice($refused, 1),
-            fn (Money $sum, Entry $entry): Money => $sum->plus($entry->amount),
-            $refused[0]->amount,
-        );
-        $after = $refused[count($refused) - 1]->after;
-
-        return $after === null ? $sum : $sum->minus($after);
     }
 
     /** @param  array<string, string>  $with */

@@ -25,6 +25,12 @@ final readonly class Entry
     ) {
     }
 
+    /** Whether its charge was tried before. */
+    public function isTriedAgain(): bool
+    {
+        return $this->charge !== null && ! $this->at->agreesWith($this->charge->at);
+    }
+
     /** Whether it is refused for good: its registrar doesn't try again. */
     public function isLast(): bool
     {

@@ -92,6 +92,18 @@ final readonly class Forecast
         return array_values(array_filter($this->entries, fn (Entry $entry): bool => $entry->isLast()));
     }
 
+    /** When a charge goes through that was refused at first; null: it never does, or it was not refused. */
+    public function paidLater(Charge $charge): ?Instant
+    {
+        foreach ($this->entries as $entry) {
+            if ($entry->charge === $charge && $entry->kind === EntryKind::Charged && $entry->isTriedAgain()) {
+                return $entry->at;
+            }
+        }
+
+        return null;
+    }
+
     /** The first charge that is refused, whether or not a later attempt passes; null: none is. */
     public function firstRefused(): ?Entry
     {

@@ -98,6 +98,21 @@ return new class extends Migration
             );
             CREATE INDEX top_ups_planned ON top_ups (account_id, planned_for) WHERE state = 'planned';
 
+            -- Accounts whose money doesn't reach, as they were last run forward: what Rounds reads.
+            CREATE TABLE shortages (
+                account_id bigint NOT NULL REFERENCES accounts ON DELETE CASCADE,
+                currency char(3) NOT NULL CHECK (currency ~ '^[A-Z]{3}$'),
+                first_on date NOT NULL,
+                refused integer NOT NULL CHECK (refused > 0),
+                charged integer NOT NULL CHECK (charged >= refused),
+                -- Null: it pays by card, which expires.
+                missing numeric CHECK (missing > 0),
+                ascii text NOT NULL,
+                made_on timestamptz NOT NULL,
+                PRIMARY KEY (account_id, currency)
+            );
+            CREATE INDEX shortages_first ON shortages (first_on);
+
             CREATE OR REPLACE FUNCTION only_added_to() RETURNS trigger LANGUAGE plpgsql AS $$
             BEGIN
                 RAISE EXCEPTION '% is only added to', TG_TABLE_NAME USING ERRCODE = 'check_violation';

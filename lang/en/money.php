@@ -57,6 +57,8 @@ return [
         'docket' => 'us: we ordered it',
         'hand' => 'us: we recorded it',
     ],
+    'ask' => 'Ask the registrar now',
+    'is_asked' => 'The registrar is being asked. Load this page again in a moment.',
     'balance_kept' => 'The balance is recorded.',
     'planned' => 'The top-up is planned. The Almanac counts it.',
     'paid' => 'It is recorded as paid in.',

@@ -50,7 +50,8 @@ return [
         ],
     ],
     'ends' => ['says' => 'ends, for :client, unless it is renewed', 'cost' => 'site and mail stop', 'renewing' => ':sum to renew'],
-    'ask' => ['says' => ':client must decide whether to keep it', 'cost' => 'ends :at', 'deed' => 'Record their decision'],
+    'ask' => ['says' => ':client must decide whether to keep it', 'cost' => 'ends :at', 'deed' => 'Ask them by letter',
+        'asked' => ':client was asked by letter; an answer is due by :by', 'see' => 'See the letter'],
     'unconfirmed' => [
         'charge_unconfirmed' => 'renewal was due at :account, but it still ends',
         'presumed' => 'should have auto-renewed at :account; not confirmed',
@@ -62,6 +63,12 @@ return [
         'says' => 'on hold, for :client; paid until :ends',
         'unpaid' => 'on hold, for :client',
         'cost' => 'site and mail do not work',
+    ],
+    'money' => [
+        'says' => '{1} can’t pay one of :all: :sum is missing|[2,*] can’t pay :count of :all: :sum is missing',
+        'card' => '{1} can’t pay one of :all: its card expires|[2,*] can’t pay :count of :all: its card expires',
+        'cost' => 'they are not renewed',
+        'deed' => 'See its year ahead',
     ],
     'handing' => [
         'says' => '{1} one account left to do|[2,*] :count accounts left to do',

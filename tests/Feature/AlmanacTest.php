@@ -180,7 +180,9 @@ final class AlmanacTest extends TestCase
     {
         Registrar::query()->whereKey($this->house->skerry->id)->update(['charge_retries' => '[3, 7]', 'charge_order' => 'name']);
         $this->holds('0');
-        $this->get("/almanac?of=account-{$this->house->ours->id}")->assertSee('tried again on 15 Oct 2026')->assertSee('19 Oct 2026');
+        $this->get("/almanac?of=account-{$this->house->ours->id}")
+            ->assertSee('tried again until 19 Oct 2026, then expires on 19 Oct 2026')
+            ->assertDontSee('15 Oct 2026');
     }
 
     public function test_the_ledger_is_only_added_to(): void

@@ -22,15 +22,17 @@ final readonly class AskBalance
         private Registrars $registrars,
         private Purses $purses,
         private WriteLedger $ledger,
+        private KeepShortages $shortages,
         private TradeClock $clock,
     ) {
     }
 
-    public function handle(int $accountId): void
+    /** @param  bool  $isWanted  somebody asks for it now */
+    public function handle(int $accountId, bool $isWanted = false): void
     {
         $account = Account::query()->with('registrar')->find($accountId);
         $registrar = $account === null ? null : $this->registrars->of($account);
-        if ($account === null || $registrar === null || ! $this->isDue($accountId)) {
+        if ($account === null || $registrar === null || ! ($isWanted || $this->isDue($accountId))) {
             return;
         }
         // What is entered while it is asked counts on top, and has it asked again.
@@ -41,7 +43,10 @@ final readonly class AskBalance
             return;
         }
         if ($holds !== null) {
-            $this->database->transaction(fn () => $this->ledger->balance($accountId, $holds, $before));
+            $this->database->transaction(function () use ($accountId, $holds, $before): void {
+                $this->ledger->balance($accountId, $holds, $before);
+                $this->shortages->of($accountId);
+            });
         }
     }
 

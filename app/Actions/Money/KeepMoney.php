@@ -19,6 +19,7 @@ final readonly class KeepMoney
     public function __construct(
         private Connection $database,
         private WriteLedger $ledger,
+        private KeepShortages $shortages,
         private TradeClock $clock,
         private HouseLog $log,
     ) {
@@ -28,6 +29,7 @@ final readonly class KeepMoney
     {
         $this->database->transaction(function () use ($user, $account, $holds): void {
             $this->ledger->balance($account->id, $holds, $this->clock->now(), $user->id);
+            $this->shortages->of($account->id);
             $this->log->write('balance_kept', 'account', $account->id, ['sum' => $holds->text()], $user->id);
         });
     }
@@ -44,6 +46,7 @@ final readonly class KeepMoney
                 'planned_on' => $this->clock->now(),
                 'state' => 'planned',
             ]);
+            $this->shortages->of($account->id);
             $this->log->write(
                 'top_up_planned',
                 'account',
@@ -72,6 +75,7 @@ final readonly class KeepMoney
             if ($how === 'paid') {
                 $this->ledger->entry($locked->account_id, null, 'top_up', $locked->sum(), $now, 'hand', userId: $user->id);
             }
+            $this->shortages->of($locked->account_id);
             $this->log->write("top_up_{$how}", 'account', $locked->account_id, ['sum' => $locked->sum()->text()], $user->id);
 
             return true;

@@ -6,8 +6,10 @@ namespace App\Http\Money;
 
 use App\Actions\Money\KeepMoney;
 use App\Http\SignedInRequest;
+use App\Jobs\AskMoney;
 use App\Models\Account;
 use App\Models\TopUp;
+use App\Outside\Registrar\Registrars;
 use App\Queries\Money\Purses;
 use App\Queries\Money\ReadLedger;
 use App\Support\HouseSettings;
@@ -31,6 +33,7 @@ final readonly class MoneyController
         ReadLedger $ledger,
         HouseSettings $house,
         TradeClock $clock,
+        Registrars $registrars,
     ): View {
         $typed = fn (string $key): string => is_string($request->query($key)) ? mb_substr($request->query($key), 0, 20) : '';
         $purse = $purses->of([$account->id])[$account->id];
@@ -47,6 +50,7 @@ final readonly class MoneyController
                 ->orderBy('planned_for')
                 ->limit(100)
                 ->get(),
+            'isLinked' => $registrars->hasLink($account),
             'amount' => $typed('amount'),
             'on' => $typed('on') === '' ? $clock->today()->date() : $typed('on'),
             'today' => $clock->today(),
@@ -58,6 +62,13 @@ final readonly class MoneyController
         $this->keep->balance($request->person(), $account, $request->amount());
 
         return $this->back($account, 'money.balance_kept');
+    }
+
+    public function ask(Account $account): RedirectResponse
+    {
+        AskMoney::dispatch($account->id);
+
+        return $this->back($account, 'money.is_asked');
     }
 
     public function plan(Account $account, TopUpRequest $request): RedirectResponse

@@ -85,6 +85,10 @@ final readonly class AlmanacRead
         $rows = [];
         foreach ($this->runs as $place => $run) {
             foreach ($run->entries as $entry) {
+                // Told once, however often it is tried again.
+                if ($entry->kind === EntryKind::Refused && $entry->isTriedAgain()) {
+                    continue;
+                }
                 $day = $entry->at->toDay()->epoch;
                 $key = sprintf('%012d %s %d %s', $day, self::ORDER[$entry->kind->value], $place, $entry->again?->date());
                 $rows[$key] = isset($rows[$key]) ? $rows[$key]->with($entry) : new AlmanacRow($run, [$entry]);

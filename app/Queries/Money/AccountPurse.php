@@ -41,6 +41,12 @@ final readonly class AccountPurse
     ) {
     }
 
+    /** When a refused charge is tried for the last time. */
+    public function lastTry(Instant $first): Instant
+    {
+        return $this->retries === [] ? $first : $first->plusDays(max($this->retries));
+    }
+
     /** What can still be spent; null: not known, or it has no balance. */
     public function left(): ?Money
     {

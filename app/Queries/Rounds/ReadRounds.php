@@ -25,6 +25,7 @@ use App\Queries\Rounds\Kinds\ListsWithRefusals;
 use App\Queries\Rounds\Kinds\LocksLifted;
 use App\Queries\Rounds\Kinds\MailboxesLapsing;
 use App\Queries\Rounds\Kinds\MissingNames;
+use App\Queries\Rounds\Kinds\MoneyLacks;
 use App\Queries\Rounds\Kinds\OpenDockets;
 use App\Queries\Rounds\Kinds\PagesAmiss;
 use App\Queries\Rounds\Kinds\PointsNowhere;
@@ -56,6 +57,7 @@ final readonly class ReadRounds
         PagesAmiss::class,
         MissingNames::class,
         HeldNames::class,
+        MoneyLacks::class,
         Ends::class,
         AskClients::class,
         OpenDockets::class,

@@ -27,8 +27,17 @@
                 @endif
             </p>
         </div>
-        <p class="head-deeds"><a class="button main"
-                href="{{ route('almanac', ['of' => "account-{$account->id}"]) }}">{{ __('money.almanac') }}</a></p>
+        <div class="head-deeds">
+            @if ($isLinked)
+                @can('prepare')
+                    <form method="post" action="{{ route('accounts.money.ask', $account) }}">@csrf<button>{{
+                        __('money.ask')
+                    }}</button></form>
+                @endcan
+            @endif
+            <a class="button main"
+                href="{{ route('almanac', ['of' => "account-{$account->id}"]) }}">{{ __('money.almanac') }}</a>
+        </div>
     </div>
     @error('top_up')
         <p class="told told-bad" role="alert">{{ $message }}</p>

@@ -7,7 +7,7 @@
             <span class="is-outside">{{ __('almanac.top_up_planned') }}</span>
         @else
             @php($first = Acre\Core\Name\DomainName::of($names[0])->unicode)
-            <a class="name" href="{{ route('names.show', $names[0]) }}">{{ $first }}</a>{{ count($names) === 1 ? '' : trans_choice(
+            <a class="name" href="{{ route('names.show', $names[0]) }}">{{ $first }}</a> {{ count($names) === 1 ? '' : trans_choice(
                 'almanac.and_more',
                 count($names) - 1,
                 ['count' => number_format(count($names) - 1)],
