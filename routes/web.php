@@ -7,6 +7,7 @@ use App\Http\Accounts\AccountController;
 use App\Http\Accounts\EmptyAccountController;
 use App\Http\Accounts\GateController;
 use App\Http\Almanac\AlmanacController;
+use App\Http\Almanac\CheaperController;
 use App\Http\Answers\AnswerController;
 use App\Http\Asks\AskController;
 use App\Http\Clients\ClientController;
@@ -396,6 +397,8 @@ Route::middleware(['auth', 'auth.session', EndsInTime::class, NothingKept::class
         Route::post('top-ups/{topUp}/withdraw', 'withdraw')->name('accounts.top-ups.withdraw')->middleware('can:prepare');
     });
     Route::get('almanac', [AlmanacController::class, 'show'])->name('almanac')->middleware('can:look');
+    Route::get('almanac/cheaper', [CheaperController::class, 'show'])->name('almanac.cheaper')->middleware('can:look');
+    Route::post('almanac/cheaper/{account}', [CheaperController::class, 'plan'])->name('almanac.cheaper.plan')->middleware('can:prepare');
     Route::get('almanac/list', [AlmanacController::class, 'list'])->name('almanac.list')->middleware('can:look');
     Route::post('accounts/{account}/gate', [GateController::class, 'store'])
         ->name('accounts.gate')

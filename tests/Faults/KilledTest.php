@@ -17,6 +17,7 @@ use App\Actions\Handover\HandOverNames;
 use App\Actions\Handover\ReceiverAnswers;
 use App\Actions\Imports\ReadImport;
 use App\Actions\Imports\WriteImport;
+use App\Actions\Money\RenewNames;
 use App\Actions\Plans\PlanTerms;
 use App\Actions\Plans\SavePlan;
 use App\Actions\Plans\StartLot;
@@ -161,6 +162,23 @@ final class KilledTest extends TestCase
             $more = $this->transfers(40, $fault, $times - $kills);
             self::assertGreaterThan(0, $more, 'Nothing was killed.');
         }
+    }
+
+    /** Renewals by wire: each name one term longer, each charged once, whatever dies in between. */
+    #[TestWith([2])]
+    public function test_killed_anywhere_renewing(int $times): void
+    {
+        $fault = $this->anywhere(29, 200);
+        for ($kills = 0; $kills < $times; $kills += $more) {
+            $more = $this->renewals(40, $fault, $times - $kills);
+            self::assertGreaterThan(0, $more, 'Nothing was killed.');
+        }
+    }
+
+    #[Group('heavy')]
+    public function test_killed_anywhere_renewing_a_hundred_times(): void
+    {
+        $this->test_killed_anywhere_renewing(100);
     }
 
     /** Of six every day, of two hundred where it is heavy; killed at ten places that chance picks. */
@@ -496,8 +514,37 @@ final class KilledTest extends TestCase
         return $kills;
     }
 
+    /** @param  callable(): string  $fault */
+    private function renewals(int $count, callable $fault, int $times): int
+    {
+        [$world, $account, , $ids] = $this->betweenRegistrars($count, Instant::of('2027-11-02')->epoch);
+        $docket = $this->settled(RenewNames::key(), $ids, ['years' => 1]);
+        app(BeginDocketLines::class)->handle($docket->id);
+        $kills = $this->work(
+            ['acre:work-gate', (string) $account->id],
+            fn (): bool => $docket->refresh()->state === DocketState::Closed,
+            $fault,
+            $times,
+        );
+        // The balance is enough for each once, and for none twice.
+        $renewed = array_filter($world->heard($account->number), fn (string $heard): bool => $heard === 'renew 1000');
+        self::assertCount($count, $renewed, 'each was renewed once');
+        self::assertSame(
+            [$count, $count, (string) (-9.90 * $count), $count],
+            [
+                DB::table('docket_lines')->where('docket_id', $docket->id)->where('state', 'done')->count(),
+                DB::table('ledger')->whereIn('name_id', $ids)->count(),
+                rtrim((string) DB::table('ledger')->whereIn('name_id', $ids)->sum('amount'), '0.'),
+                DB::table('registrations')->whereIn('name_id', $ids)->where('ends_on', '2028-11-02')->count(),
+            ],
+        );
+        $this->house()->skerry->update(['link' => 'slip']);
+
+        return $kills;
+    }
+
     /** @return array{World, Account, Account, list<int>} an account at each registrar, told by wire, and names in the first */
-    private function betweenRegistrars(int $count): array
+    private function betweenRegistrars(int $count, int $ends = 1_900_000_000): array
     {
         $this->app->forgetInstance(World::class);
         $this->app->register(OutsideServiceProvider::class, true);
@@ -540,7 +587,7 @@ final class KilledTest extends TestCase
                     'name' => $name->ascii,
                     'registrar' => 'skerry',
                     'created' => 1_600_000_000,
-                    'ends' => 1_900_000_000,
+                    'ends' => $ends,
                     'updated' => 0,
                     'statuses' => ['clientTransferProhibited'],
                     'servers' => [],

@@ -6,8 +6,10 @@ namespace Tests\Feature;
 
 use Acre\Core\Money\Money;
 use Acre\Core\Time\Instant;
+use Acre\Core\Time\Span;
 use App\Actions\Money\KeepMoney;
 use App\Models\Account;
+use App\Models\Price;
 use App\Models\Registrar;
 use App\Models\TopUp;
 use App\Models\User;
@@ -183,6 +185,47 @@ final class AlmanacTest extends TestCase
         $this->get("/almanac?of=account-{$this->house->ours->id}")
             ->assertSee('tried again until 19 Oct 2026, then expires on 19 Oct 2026')
             ->assertDontSee('15 Oct 2026');
+    }
+
+    public function test_where_it_would_be_cheaper_and_one_press_to_a_plan(): void
+    {
+        $lantern = Registrar::query()->create(['name' => 'Lantern Wholesale']);
+        $there = $this->house->account('L-1', null, $lantern);
+        foreach (['renew' => '8.00', 'transfer' => '8.50'] as $action => $amount) {
+            $this->price($lantern, $action, $amount);
+        }
+        $this->house->name('new.com', facts: ['created_on' => Instant::of('2026-09-20'), 'ends_on' => Instant::of('2027-09-20')]);
+        $this->house->name('dear.com', facts: [
+            'ends_on' => Instant::of('2027-09-20'),
+            'own_renewal' => '7.00',
+            'own_currency' => 'GBP',
+        ]);
+        // Five at 9.90 for three years are 148.50; there 5 × (8.50 + 2 × 8.00) = 122.50. One of its own price is cheaper here.
+        $this->get('/almanac/cheaper?of=all')
+            ->assertOk()
+            ->assertSeeInOrder(['Lantern Wholesale L-1', '5', '£148.50', '£122.50', '£26.00', 'one, until 19 Nov 2026'])
+            ->assertSee('Plan it');
+        $this->get('/almanac/cheaper?of=all&years=1')->assertSeeInOrder(['£49.50', '£42.50', '£7.00']);
+        $this->get("/almanac/cheaper?of=account-{$there->id}")->assertSee('nowhere');
+        $plan = $this->post("/almanac/cheaper/{$there->id}", ['of' => 'all', 'years' => '3'])->assertRedirect()->headers->get('Location');
+        $this->get((string) $plan)->assertOk()->assertSee('bell.com')->assertDontSee('dear.com');
+        // A price there in another currency is not compared.
+        Price::query()->where('registrar_id', $lantern->id)->update(['currency' => 'EUR']);
+        $this->get('/almanac/cheaper?of=all')->assertSee('nowhere');
+        $this->post("/almanac/cheaper/{$there->id}", ['of' => 'all'])->assertSessionHasErrors('names');
+        $this->actingAs($this->house->reader)->post("/almanac/cheaper/{$there->id}", ['of' => 'all'])->assertForbidden();
+    }
+
+    private function price(Registrar $registrar, string $action, string $amount): void
+    {
+        Price::query()->create([
+            'registrar_id' => $registrar->id,
+            'suffix' => 'com',
+            'action' => $action,
+            'amount' => $amount,
+            'currency' => 'GBP',
+            'span' => Span::since(Instant::of('2020-01-01')),
+        ]);
     }
 
     public function test_the_ledger_is_only_added_to(): void

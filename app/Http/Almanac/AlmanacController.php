@@ -7,13 +7,10 @@ namespace App\Http\Almanac;
 use Acre\Wire\Lists\ListKind;
 use Acre\Wire\Lists\ListWriter;
 use App\Models\Account;
-use App\Models\Client;
 use App\Models\Registrar;
 use App\Queries\Almanac\AlmanacRead;
 use App\Queries\Almanac\ReadAlmanac;
 use App\Queries\Almanac\Refusals;
-use App\Queries\Almanac\Scope;
-use App\Queries\Almanac\ScopeKind;
 use App\View\AlmanacDrawing;
 use App\View\Words;
 use Illuminate\View\View;
@@ -45,7 +42,7 @@ final readonly class AlmanacController
             'asked' => $asked,
             'read' => $read,
             'today' => $today,
-            'about' => $this->about($asked->scope),
+            'about' => AboutScope::of($asked->scope),
             'rows' => array_slice($rows, 0, self::ROWS),
             'more' => max(0, count($rows) - self::ROWS),
             'refusals' => $refusals->of($rows),
@@ -99,16 +96,5 @@ final readonly class AlmanacController
                 ];
             }
         }
-    }
-
-    /** What it is called in the sentence, and where its own page is. */
-    private function about(Scope $scope): AboutScope
-    {
-        return match ($scope->kind) {
-            ScopeKind::All => new AboutScope($this->words->say('almanac.everything'), null),
-            ScopeKind::Account => AboutScope::account(Account::query()->with('registrar')->findOrFail($scope->id)),
-            ScopeKind::Registrar => AboutScope::registrar(Registrar::query()->findOrFail($scope->id)),
-            ScopeKind::Client => AboutScope::client(Client::query()->findOrFail($scope->id)),
-        };
     }
 }

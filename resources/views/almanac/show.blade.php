@@ -56,6 +56,7 @@
             @if ($asked->scope->kind === App\Queries\Almanac\ScopeKind::Account)
                 <a class="button" href="{{ $about->page }}">{{ __('almanac.books') }}</a>
             @endif
+            <a class="button" href="{{ route('almanac.cheaper', ['of' => $asked->scope->text()]) }}">{{ __('almanac.cheaper.open') }}</a>
             <a class="button" href="{{ route('almanac.list', $asked->address()) }}">{{ __('almanac.list') }}</a>
         </p>
     </div>
