@@ -8,6 +8,7 @@ use App\Actions\Contacts\WriteYearly;
 use App\Actions\Deeds\BeginDocketLines;
 use App\Actions\Deeds\EndMany;
 use App\Actions\Handover\ResumeAccepted;
+use App\Actions\Money\KeepExpected;
 use App\Actions\Money\KeepShortages;
 use App\Actions\Outside\FollowWorld;
 use App\Actions\Outside\SendAlarms;
@@ -72,6 +73,7 @@ Schedule::call(fn (WriteYearly $yearly) => $yearly->handle())
     ->withoutOverlapping();
 Schedule::call(fn (CollectReturned $returned) => $returned->handle())->everyMinute()->name('returned')->withoutOverlapping();
 // Money that will not reach, of accounts whose names or prices changed since.
+Schedule::call(fn (KeepExpected $keep) => $keep->handle())->hourly()->name('expected')->withoutOverlapping();
 Schedule::call(fn (KeepShortages $keep) => $keep->all())->everyTenMinutes()->name('shortages')->withoutOverlapping();
 Schedule::call(function (AskClient $ask, ClientAnswers $answers): void {
     $answers->silent();

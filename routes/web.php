@@ -36,6 +36,7 @@ use App\Http\Me\MeController;
 use App\Http\Middleware\EndsInTime;
 use App\Http\Middleware\NothingKept;
 use App\Http\Money\MoneyController;
+use App\Http\Money\StatementController;
 use App\Http\Movements\MovementController;
 use App\Http\Names\AddNameController;
 use App\Http\Names\CodeController;
@@ -392,6 +393,9 @@ Route::middleware(['auth', 'auth.session', EndsInTime::class, NothingKept::class
         Route::get('money', 'show')->name('accounts.money')->middleware('can:look');
         Route::post('balance', 'balance')->name('accounts.balance')->middleware('can:prepare');
         Route::post('money/ask', 'ask')->name('accounts.money.ask')->middleware(['can:prepare', 'throttle:asks']);
+        Route::post('statement', StatementController::class)
+            ->name('accounts.statement')
+            ->middleware(['can:prepare', 'throttle:uploads']);
         Route::post('top-ups', 'plan')->name('accounts.top-ups')->middleware('can:prepare');
         Route::post('top-ups/{topUp}/paid', 'paid')->name('accounts.top-ups.paid')->middleware('can:prepare');
         Route::post('top-ups/{topUp}/withdraw', 'withdraw')->name('accounts.top-ups.withdraw')->middleware('can:prepare');

@@ -73,6 +73,28 @@ return new class extends Migration
             CREATE INDEX ledger_line ON ledger (docket_line_id) WHERE docket_line_id IS NOT NULL;
             CREATE UNIQUE INDEX ledger_reference ON ledger (account_id, reference) WHERE reference IS NOT NULL;
 
+            -- What was about to be charged, as it was worked out beforehand; compared with the ledger afterwards.
+            CREATE TABLE expected_charges (
+                account_id bigint NOT NULL REFERENCES accounts ON DELETE RESTRICT,
+                name_id bigint NOT NULL REFERENCES names ON DELETE RESTRICT,
+                due_on date NOT NULL,
+                until_on date NOT NULL CHECK (until_on >= due_on),
+                ends_on date NOT NULL,
+                amount numeric NOT NULL CHECK (amount >= 0 AND scale(amount) <= 4 AND amount < 10000000000),
+                currency char(3) NOT NULL CHECK (currency ~ '^[A-Z]{3}$'),
+                kept_on timestamptz NOT NULL,
+                PRIMARY KEY (name_id, ends_on)
+            );
+            CREATE INDEX expected_charges_account ON expected_charges (account_id, due_on);
+
+            -- Lines of registrars' statements, and the entry that each is, so that none counts twice.
+            CREATE TABLE statement_lines (
+                account_id bigint NOT NULL REFERENCES accounts ON DELETE RESTRICT,
+                reference text NOT NULL CHECK (length(reference) BETWEEN 1 AND 200),
+                ledger_id bigint NOT NULL UNIQUE REFERENCES ledger ON DELETE RESTRICT,
+                PRIMARY KEY (account_id, reference)
+            );
+
             -- What a line costs with tax, and which account pays it: so that two deeds don't spend the same money.
             ALTER TABLE docket_lines
                 ADD costs numeric CHECK (costs >= 0 AND scale(costs) <= 4 AND costs < 10000000000),

@@ -71,6 +71,7 @@ return [
     'client_answered' => 'A client said which names to keep',
     'client_silent' => 'A client did not say which names to keep',
     'ask_withdrawn' => 'A letter about names to keep was withdrawn',
+    'statement_taken' => 'A registrar’s statement was brought in',
     'balance_kept' => 'A balance was recorded',
     'top_up_planned' => 'A top-up was planned',
     'top_up_paid' => 'A top-up was recorded as paid in',

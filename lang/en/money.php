@@ -32,6 +32,31 @@ return [
     'overdue' => 'its day is past',
     'is_paid' => 'It is paid in',
     'withdraw' => 'Withdraw it',
+    'statement' => [
+        'heading' => 'Bring in a statement',
+        'said' => 'CSV or a spreadsheet, with a column for the date and one for the amount, or one each for what was charged and what was '
+            .'paid in. What is entered already is not entered twice.',
+        'file' => 'File',
+        'currency' => 'Currency, where it names none',
+        'dates' => 'Order of its dates',
+        'orders' => ['' => 'as they are written', 'dmy' => 'day, month, year', 'mdy' => 'month, day, year', 'ymd' => 'year, month, day'],
+        'bring' => 'Bring it in',
+        'no_columns' => 'This list has no column for the date, or none for the amount. It needs headings, such as Date, Description, '
+            .'Amount.',
+        'which_order' => 'Its dates can be read in two ways. Choose their order.',
+        'taken' => '{0} Nothing in it is new.|{1} One line was entered.|[2,*] :count lines were entered.',
+        'known' => '{0} |{1} One was known already.|[2,*] :count were known already.',
+        'refused' => 'These lines could not be read, and were left out:',
+    ],
+    'amiss' => [
+        'heading' => 'Not as expected',
+        'said' => 'What was charged in the last four months, against what we had worked out before.',
+        'missing' => ':name should have been charged on :day, :expected: nothing shows that it was. Ask :registrar, or see whether it was '
+            .'renewed.',
+        'double' => ':name was charged once more on :day, :charged. Ask :registrar to pay it back.',
+        'other_price' => ':name cost :charged on :day, not :expected. Compare :registrar’s price list, or ask them.',
+        'not_ours' => '“:name”, charged on :day with :charged, is no name of ours. Ask :registrar what it is.',
+    ],
     'entries' => 'Charged and paid in',
     'none' => 'Nothing has been recorded yet.',
     'day' => 'Day',

@@ -12,6 +12,7 @@ use App\Models\TopUp;
 use App\Outside\Registrar\Registrars;
 use App\Queries\Money\Purses;
 use App\Queries\Money\ReadLedger;
+use App\Queries\Money\ReadReckoning;
 use App\Support\HouseSettings;
 use App\Support\TradeClock;
 use App\View\Words;
@@ -34,6 +35,7 @@ final readonly class MoneyController
         HouseSettings $house,
         TradeClock $clock,
         Registrars $registrars,
+        ReadReckoning $reckoning,
     ): View {
         $typed = fn (string $key): string => is_string($request->query($key)) ? mb_substr($request->query($key), 0, 20) : '';
         $purse = $purses->of([$account->id])[$account->id];
@@ -50,6 +52,7 @@ final readonly class MoneyController
                 ->orderBy('planned_for')
                 ->limit(100)
                 ->get(),
+            'amiss' => $reckoning->of($account->id, $clock->now()),
             'isLinked' => $registrars->hasLink($account),
             'amount' => $typed('amount'),
             'on' => $typed('on') === '' ? $clock->today()->date() : $typed('on'),

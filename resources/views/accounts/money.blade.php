@@ -105,6 +105,53 @@
             </div>
         @endif
     @endcan
+    @can('prepare')
+        <section class="card apart" aria-labelledby="statement">
+            <h2 id="statement">{{ __('money.statement.heading') }}</h2>
+            @if (is_array(session('refused')) && session('refused') !== [])
+                <div class="told told-bad" role="alert">
+                    <p>{{ __('money.statement.refused') }}</p>
+                    <ul>
+                        @foreach (session('refused') as $one)
+                            <li><bdi>{{ $one }}</bdi></li>
+                        @endforeach
+                    </ul>
+                </div>
+            @endif
+            <p class="lesser">{{ __('money.statement.said') }}</p>
+            <form method="post" action="{{ route('accounts.statement', $account) }}" enctype="multipart/form-data" class="fields">@csrf
+                <div class="columns">
+                    <x-field name="statement" :label="__('money.statement.file')" id="f-statement">
+                        <input id="f-statement" type="file" name="statement" accept=".csv,.txt,.tsv,.xlsx,.ods,text/csv,text/plain" required
+                            @error('statement') aria-invalid="true" @enderror>
+                    </x-field>
+                    <x-field name="statement_currency" :label="__('money.statement.currency')" :value="$currency" maxlength="3" required/>
+                    <x-field name="statement_dates" type="choice" :label="__('money.statement.dates')" value=""
+                        :options="__('money.statement.orders')"/>
+                </div>
+                <p><button>{{ __('money.statement.bring') }}</button></p>
+            </form>
+        </section>
+    @endcan
+    @if ($amiss !== [])
+        <section class="card apart" aria-labelledby="amiss">
+            <h2 id="amiss">{{ __('money.amiss.heading') }}</h2>
+            <p class="lesser">{{ __('money.amiss.said') }}</p>
+            <ul>
+                @foreach ($amiss as $one)
+                    <li class="{{ $one->kind === Acre\Core\Balance\AmissKind::OtherPrice ? 'is-soon' : 'is-bad' }}"><bdi>{{
+                        __('money.amiss.' . $one->kind->value, [
+                            'name' => $one->name,
+                            'day' => App\Support\Dates::full($one->on),
+                            'expected' => $one->expected?->text() ?? '',
+                            'charged' => $one->charged?->text() ?? '',
+                            'registrar' => $account->registrar->name,
+                        ])
+                    }}</bdi></li>
+                @endforeach
+            </ul>
+        </section>
+    @endif
     <section class="apart" aria-labelledby="entries">
         <h2 id="entries">{{ __('money.entries') }}</h2>
         @if ($entries === [])

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Money;
+
+use Acre\Core\Money\Money;
+use Acre\Core\Time\Instant;
+
+/** One line of a registrar's statement. */
+final readonly class StatementLine
+{
+    /**
+     * @param  Money  $amount  below nothing: charged
+     * @param  string|null  $name  A-labels; null: it names none
+     * @param  string  $reference  the registrar's number of it, or what tells it from other lines
+     */
+    public function __construct(
+        public Instant $on,
+        public Money $amount,
+        public ?string $name,
+        public string $words,
+        public string $reference,
+    ) {
+    }
+
+    /**
+     * What it was charged or paid in for, as far as its words say so.
+     *
+     * @return 'renew'|'transfer'|'add'|'restore'|'top_up'|'refund'|'other'
+     */
+    public function kind(): string
+    {
+        $words = mb_strtolower($this->words);
+        $has = fn (string ...$any): bool => array_filter($any, fn (string $one): bool => str_contains($words, $one)) !== [];
+
+        return match (true) {
+            ! $this->amount->isPositive() && $has('restor', 'redemption', 'wiederherst') => 'restore',
+            ! $this->amount->isPositive() && $has('transfer', 'umzug', 'trasfer') => 'transfer',
+            ! $this->amount->isPositive() && $has('renew', 'verläng', 'rinnov', 'renouv', 'renov', 'verleng') => 'renew',
+            ! $this->amount->isPositive() && $has('regist', 'create', 'new domain') => 'add',
+            ! $this->amount->isPositive() => $this->name === null ? 'other' : 'renew',
+            $has('refund', 'gutschrift', 'rembours', 'reembols', 'rimbors') || $this->name !== null => 'refund',
+            default => 'top_up',
+        };
+    }
+}
