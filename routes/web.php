@@ -11,6 +11,7 @@ use App\Http\Almanac\CheaperController;
 use App\Http\Answers\AnswerController;
 use App\Http\Asks\AskController;
 use App\Http\Clients\ClientController;
+use App\Http\Clients\LaidOutController;
 use App\Http\Clients\MergeController;
 use App\Http\Contacts\AlikeController;
 use App\Http\Contacts\CardController;
@@ -417,6 +418,10 @@ Route::middleware(['auth', 'auth.session', EndsInTime::class, NothingKept::class
         ->name('clients.merge')
         ->middleware('can:settle');
     Route::post('clients/{client}/merge', [MergeController::class, 'store'])->middleware('can:settle');
+    Route::get('clients/{client}/laid-out', [LaidOutController::class, 'show'])->name('clients.laid-out')->middleware('can:look');
+    Route::get('clients/{client}/laid-out/list', [LaidOutController::class, 'list'])
+        ->name('clients.laid-out.list')
+        ->middleware('can:look');
     Route::get('clients/{client}/sheet', [ClientController::class, 'sheet'])
         ->name('clients.sheet')
         ->middleware('can:look');

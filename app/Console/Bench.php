@@ -28,6 +28,10 @@ use App\Models\Import;
 use App\Models\ImportState;
 use App\Models\LineState;
 use App\Models\User;
+use App\Queries\Almanac\AccountRun;
+use App\Queries\Almanac\Asked;
+use App\Queries\Almanac\ReadAlmanac;
+use App\Queries\Almanac\Scope;
 use App\Queries\Names\CaseFiles;
 use App\Queries\Names\HeldCase;
 use App\Support\Helper;
@@ -69,6 +73,7 @@ final class Bench extends Command
         PrepareDocket $prepare,
         SettleDocket $settle,
         BeginDocketLines $begin,
+        ReadAlmanac $almanac,
     ): int {
         if ($this->option('list') !== null) {
             $this->bringIn($read, (int) $this->option('list'));
@@ -78,6 +83,7 @@ final class Bench extends Command
         $this->pages();
         $this->core($files, $book, $clock->now());
         $this->migration($clock->now());
+        $this->forecast($almanac, $clock->now());
         $this->standings($standings);
         $this->docket($prepare, $settle, $begin, $clock->now());
         $this->bringIn($read, self::LIST);
@@ -195,6 +201,19 @@ final class Bench extends Command
         );
         $ms = $this->median(fn () => Planner::plan($candidates, new Limits($now, 60, [6, 7], pilot: 20)));
         $this->line(sprintf('A migration of 5,000 names planned in %.2f s.', $ms / 1_000));
+    }
+
+    /** Every name of the Roll, in all accounts, run forward two years. */
+    private function forecast(ReadAlmanac $almanac, Instant $now): void
+    {
+        $started = hrtime(true);
+        $runs = $almanac->handle(new Asked(Scope::all(), true, true, 24, $now))->runs;
+        $this->line(sprintf(
+            '%s charges of two years in %d accounts run forward in %.2f s.',
+            number_format(array_sum(array_map(fn (AccountRun $run): int => count($run->charges), $runs))),
+            count($runs),
+            (hrtime(true) - $started) / 1e9,
+        ));
     }
 
     private function standings(MakeStandings $standings): void

@@ -18,14 +18,35 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string|null $mailbox
  * @property int|null $pattern_id of disclosure, that its names are to follow
  * @property string|null $remarks
+ * @property string $surcharge_percent of what is laid out for them
+ * @property string|null $surcharge_each for each thing that is laid out
+ * @property string|null $surcharge_currency
  * @property int|null $merged_into the one that it is another spelling of
  * @property int $version
  */
 final class Client extends Model
 {
-    protected $fillable = ['name', 'is_house', 'mailbox', 'pattern_id', 'remarks'];
+    protected $fillable = [
+        'name',
+        'is_house',
+        'mailbox',
+        'pattern_id',
+        'remarks',
+        'surcharge_percent',
+        'surcharge_each',
+        'surcharge_currency',
+    ];
 
-    protected $attributes = ['is_house' => false, 'mailbox' => null, 'pattern_id' => null, 'remarks' => null, 'version' => 1];
+    protected $attributes = [
+        'is_house' => false,
+        'mailbox' => null,
+        'pattern_id' => null,
+        'remarks' => null,
+        'surcharge_percent' => '0',
+        'surcharge_each' => null,
+        'surcharge_currency' => null,
+        'version' => 1,
+    ];
 
     protected $casts = ['is_house' => 'boolean'];
 

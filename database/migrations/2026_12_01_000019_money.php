@@ -16,6 +16,13 @@ return new class extends Migration
                 ADD charge_order text NOT NULL DEFAULT 'ends' CHECK (charge_order IN ('ends', 'name', 'dearest_first', 'cheapest_first')),
                 ADD charge_retries jsonb NOT NULL DEFAULT '[]' CHECK (jsonb_typeof(charge_retries) = 'array');
 
+            -- What is asked of a client on top of what was laid out for them.
+            ALTER TABLE clients
+                ADD surcharge_percent numeric(5, 2) NOT NULL DEFAULT 0 CHECK (surcharge_percent BETWEEN 0 AND 500),
+                ADD surcharge_each numeric CHECK (surcharge_each >= 0 AND scale(surcharge_each) <= 4 AND surcharge_each < 1000000),
+                ADD surcharge_currency char(3) CHECK (surcharge_currency ~ '^[A-Z]{3}$'),
+                ADD CHECK ((surcharge_each IS NULL) = (surcharge_currency IS NULL));
+
             ALTER TABLE accounts
                 ADD paid_from text NOT NULL DEFAULT 'balance' CHECK (paid_from IN ('balance', 'card', 'invoice')),
                 -- From this day its card is no longer good.

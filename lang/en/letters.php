@@ -62,7 +62,7 @@ return [
         'renewals_reminder' => [
             'subject' => 'Please answer by :by: which domain names do you keep?',
             'body' => "Hello,\n\nwe asked you about {this domain name|these :count domain names}, and have no answer yet:\n\n:names\n\n"
-                ."Please tell us by :by which to keep, and for how long. The link in our earlier letter no longer works; this one "
+                .'Please tell us by :by which to keep, and for how long. The link in our earlier letter no longer works; this one '
                 ."does:\n\n:link\n\nA name that lapses stops working: its web pages, and all mail under it.\n\n:house",
         ],
         'yearly' => [

@@ -13,9 +13,12 @@ final class Cell
     /** The signs in full width count as the narrow ones in some locales. */
     private const ACTIVE = '/^[=+\-@\'\t\r＝＋－＠]|[;,|\t]\s*"?[=+\-@＝＋－＠]/u';
 
+    /** Below nothing, and no formula: a program adds it up. */
+    private const NUMBER = '/^-\d{1,15}(\.\d{1,6})?$/D';
+
     public static function guard(string $text): string
     {
-        return preg_match(self::ACTIVE, $text) !== 0 ? "'".$text : $text;
+        return preg_match(self::ACTIVE, $text) !== 0 && preg_match(self::NUMBER, $text) !== 1 ? "'".$text : $text;
     }
 
     public static function plain(string $text): string

@@ -114,7 +114,7 @@ final readonly class ClientController
 
     public function update(Client $client, ClientRequest $request): RedirectResponse
     {
-        $this->save->handle($request->person(), $client, $request->values(), $request->integer('version'));
+        $this->save->handle($request->person(), $client, $request->columns(), $request->integer('version'));
 
         return to_route('clients.show', $client)->with('told', __('forms.saved', ['what' => $client->name]));
     }

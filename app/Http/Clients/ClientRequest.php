@@ -9,6 +9,7 @@ use App\Http\NotTaken;
 use App\Http\SignedIn;
 use App\Models\Client;
 use App\Models\Pattern;
+use App\Support\HouseSettings;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 
@@ -27,7 +28,23 @@ final class ClientRequest extends FormRequest
     /** @return array<string, mixed> columns of a client */
     public function columns(): array
     {
-        return $this->values();
+        $columns = $this->values();
+        if (array_key_exists('surcharge_percent', $columns)) {
+            $columns['surcharge_percent'] ??= '0';
+        }
+        if (array_key_exists('surcharge_each', $columns)) {
+            $columns['surcharge_currency'] = $columns['surcharge_each'] === null ? null : app(HouseSettings::class)->currency();
+        }
+
+        return $columns;
+    }
+
+    protected function prepareForValidation(): void
+    {
+        if ($this->has('surcharge_each')) {
+            $each = str_replace(',', '.', trim($this->word('surcharge_each')));
+            $this->merge(['surcharge_each' => $each === '' ? null : $each]);
+        }
     }
 
     /** @return array<string, list<mixed>> */
@@ -42,6 +59,8 @@ final class ClientRequest extends FormRequest
             ],
             'mailbox' => ['nullable', 'email', 'max:320'],
             'pattern_id' => ['nullable', 'integer', Rule::exists(Pattern::class, 'id')],
+            'surcharge_percent' => ['nullable', 'numeric', 'between:0,500', 'decimal:0,2'],
+            'surcharge_each' => ['nullable', 'regex:/^\d{1,6}(\.\d{1,2})?$/'],
             'remarks' => ['nullable', 'string', 'max:4000'],
             'version' => ['sometimes', 'integer'],
         ];

@@ -9,6 +9,10 @@
                 type="email" :value="$client->mailbox" maxlength="320"/>
             <x-field name="pattern_id" type="choice" :label="__('clients.form.disclosure_pattern_for_its')" :value="$client->pattern_id"
                 :options="$patterns"/>
+            <x-field name="surcharge_percent" :label="__('clients.form.surcharge_percent')" :value="$client->surcharge_percent"
+                inputmode="decimal" maxlength="6" :note="__('clients.form.surcharge_said')"/>
+            <x-field name="surcharge_each" :label="__('clients.form.surcharge_each')" :value="$client->surcharge_each"
+                inputmode="decimal" maxlength="9"/>
         </div>
         <x-field name="remarks" :label="__('common.notes')" type="area" :value="$client->remarks" maxlength="4000" />
     </x-row-form>
