@@ -33,7 +33,7 @@ $pages = [
     'verification' => '/verification',
     'custody' => '/custody',
     'drift' => '/drift',
-    'record' => '/record/kelp-farm-shop.com',
+    'almanac' => '/almanac?of=account-1',
 ];
 foreach ($pages as $picture => $path) {
     $window->go($path)->picture("{$folder}/{$picture}.png");

@@ -7,6 +7,7 @@ use App\Actions\Asks\ClientAnswers;
 use App\Actions\Contacts\WriteYearly;
 use App\Actions\Deeds\BeginDocketLines;
 use App\Actions\Deeds\EndMany;
+use App\Actions\Ending\WriteEndLetters;
 use App\Actions\Handover\ResumeAccepted;
 use App\Actions\Money\KeepExpected;
 use App\Actions\Money\KeepShortages;
@@ -72,6 +73,7 @@ Schedule::call(fn (WriteYearly $yearly) => $yearly->handle())
     ->when(fn (): bool => config()->boolean('house.yearly_letters'))
     ->withoutOverlapping();
 Schedule::call(fn (CollectReturned $returned) => $returned->handle())->everyMinute()->name('returned')->withoutOverlapping();
+Schedule::call(fn (WriteEndLetters $letters) => $letters->handle())->hourly()->name('end-letters')->withoutOverlapping();
 // Money that will not reach, of accounts whose names or prices changed since.
 Schedule::call(fn (KeepExpected $keep) => $keep->handle())->hourly()->name('expected')->withoutOverlapping();
 Schedule::call(fn (KeepShortages $keep) => $keep->all())->everyTenMinutes()->name('shortages')->withoutOverlapping();

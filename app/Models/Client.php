@@ -18,6 +18,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string|null $mailbox
  * @property int|null $pattern_id of disclosure, that its names are to follow
  * @property string|null $remarks
+ * @property bool $end_letters whether they are written to around the end of names that don’t auto-renew
  * @property string $surcharge_percent of what is laid out for them
  * @property string|null $surcharge_each for each thing that is laid out
  * @property string|null $surcharge_currency
@@ -35,6 +36,7 @@ final class Client extends Model
         'surcharge_percent',
         'surcharge_each',
         'surcharge_currency',
+        'end_letters',
     ];
 
     protected $attributes = [
@@ -45,10 +47,11 @@ final class Client extends Model
         'surcharge_percent' => '0',
         'surcharge_each' => null,
         'surcharge_currency' => null,
+        'end_letters' => false,
         'version' => 1,
     ];
 
-    protected $casts = ['is_house' => 'boolean'];
+    protected $casts = ['is_house' => 'boolean', 'end_letters' => 'boolean'];
 
     /**
      * Those that are not part of another.

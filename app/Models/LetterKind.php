@@ -14,6 +14,10 @@ enum LetterKind: string
     case Acceptance = 'acceptance';
     case Yearly = 'yearly';
     case Codes = 'codes';
+    case EndingMonth = 'ending_month';
+    case EndingWeek = 'ending_week';
+    case EndingToday = 'ending_today';
+    case EndingOver = 'ending_over';
     case RenewalsFirst = 'renewals_first';
     case RenewalsReminder = 'renewals_reminder';
 
@@ -27,6 +31,7 @@ enum LetterKind: string
             self::Yearly => 'yearly',
             self::Codes => 'codes',
             self::RenewalsFirst, self::RenewalsReminder => 'renewals',
+            self::EndingMonth, self::EndingWeek, self::EndingToday, self::EndingOver => 'ending',
         };
     }
 
@@ -45,6 +50,7 @@ enum LetterKind: string
             self::Codes => ['house', 'registrar', 'name', 'names', 'count', 'by', 'link'],
             self::RenewalsFirst, self::RenewalsReminder => ['house', 'names', 'count', 'by', 'link'],
             self::Acceptance => ['house', 'registrar', 'names', 'count', 'by', 'link', 'needed'],
+            self::EndingMonth, self::EndingWeek, self::EndingToday, self::EndingOver => ['house', 'names', 'count'],
             self::Yearly => ['house', 'year', 'count', 'records'],
         };
     }
@@ -52,6 +58,10 @@ enum LetterKind: string
     /** @return list<string> without which it could not be answered, or would not say what it must */
     public function needs(): array
     {
-        return $this === self::Yearly ? ['records'] : ['names', 'by', 'link'];
+        return match ($this) {
+            self::Yearly => ['records'],
+            self::EndingMonth, self::EndingWeek, self::EndingToday, self::EndingOver => ['names'],
+            default => ['names', 'by', 'link'],
+        };
     }
 }

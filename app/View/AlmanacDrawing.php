@@ -28,6 +28,11 @@ final readonly class AlmanacDrawing
 
     private const BAR = 62;
 
+    /** Pixels that a month's name takes, and a month's with its year. */
+    private const MONTH_ROOM = 36;
+
+    private const YEAR_ROOM = 66;
+
     /** Bars that stand side by side at most. */
     private const BARS = 130;
 
@@ -184,16 +189,41 @@ final readonly class AlmanacDrawing
     private function months(Instant $now): array
     {
         $ticks = [];
-        $each = $this->axis->from->daysUntil($this->axis->until) > 400 ? 2 : 1;
         $month = Instant::of(substr($now->date(), 0, 7).'-01');
         for ($i = 1; $this->axis->covers($month->plusMonths($i)); $i++) {
             $at = $month->plusMonths($i);
             $isJanuary = substr($at->date(), 5, 2) === '01';
-            $label = $i % $each === 0 || $isJanuary ? gmdate($isJanuary ? 'M Y' : 'M', $at->epoch) : '';
-            $ticks[] = ['x' => $this->x($at), 'label' => $this->x($at) > self::WIDTH - 60 ? '' : $label, 'strong' => $isJanuary];
+            $ticks[] = ['x' => $this->x($at), 'label' => gmdate($isJanuary ? 'M Y' : 'M', $at->epoch), 'strong' => $isJanuary];
+        }
+        // A year is always named; other months where their name has room, before the year's too.
+        $free = 0.0;
+        foreach ($ticks as $i => $tick) {
+            $next = self::nextYear($ticks, $i);
+            $room = $tick['strong'] ? self::YEAR_ROOM : self::MONTH_ROOM;
+            if ((! $tick['strong'] && ($tick['x'] < $free || $next < $tick['x'] + $room)) || $tick['x'] + $room > self::WIDTH) {
+                $ticks[$i]['label'] = '';
+
+                continue;
+            }
+            $free = $tick['x'] + $room;
         }
 
         return $ticks;
+    }
+
+    /**
+     * @param  list<array{x: float, label: string, strong: bool}>  $ticks
+     * @return float where the next January after a tick stands
+     */
+    private static function nextYear(array $ticks, int $after): float
+    {
+        foreach (array_slice($ticks, $after + 1) as $tick) {
+            if ($tick['strong']) {
+                return $tick['x'];
+            }
+        }
+
+        return INF;
     }
 
     /** @return list<string> the currencies that something is charged in */

@@ -59,7 +59,8 @@ return [
         'in_list' => 'All of them are in the CSV.',
     ],
     'form' => [
-        'surcharge_percent' => 'Surcharge on what we lay out, per cent',
+        'end_letters' => 'Write to them a month and a week before a name expires of which nothing is decided, on the day, and after it',
+        'surcharge_percent' => 'Surcharge, per cent',
         'surcharge_each' => 'And for each charge, in our currency',
         'surcharge_said' => 'Shown on the sheet of what we laid out',
         'default_pattern' => 'the default pattern',

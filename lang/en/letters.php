@@ -53,6 +53,31 @@ return [
                 ."once:\n\n:link\n\nThe link is for you alone; please don’t pass it on. Then order the transfer at :registrar, and "
                 ."enter {the code|each code} there.\n\nIf you did not expect this, please tell :house.\n\n:house",
         ],
+        'ending_month' => [
+            'subject' => '{A domain name of yours expires|:count domain names of yours expire} within a month',
+            'body' => "Hello,\n\n{this domain name is|these domain names are} not set to renew:\n\n:names\n\n"
+                .'If you want to keep {it|them}, please tell us in good time. After that day {it stops|they stop} working: web pages, '
+                ."and all mail under {it|them}.\n\nThe registrar may write to you about this as well. Please don’t pay anybody else "
+                ."for {it|them}: ask us first.\n\n:house",
+        ],
+        'ending_week' => [
+            'subject' => '{A domain name of yours expires|:count domain names of yours expire} within a week',
+            'body' => "Hello,\n\nin a week or less {this domain name expires|these domain names expire}, and {it is|they are} not set "
+                ."to renew:\n\n:names\n\nIf you want to keep {it|them}, please tell us now. After that day {it stops|they stop} working: "
+                ."web pages, and all mail under {it|them}.\n\n:house",
+        ],
+        'ending_today' => [
+            'subject' => '{A domain name of yours has|:count domain names of yours have} expired',
+            'body' => "Hello,\n\nthe term of {this domain name|these domain names} is over:\n\n:names\n\n{It|They} can still be renewed "
+                .'for some days, mostly at the usual price. If you want to keep {it|them}, please tell us at once: web pages and mail '
+                ."under {it|them} may stop at any time.\n\n:house",
+        ],
+        'ending_over' => [
+            'subject' => 'Last days for {a domain name of yours|:count domain names of yours}',
+            'body' => "Hello,\n\n{this domain name|these domain names} expired, and nobody has renewed {it|them}:\n\n:names\n\nSoon "
+                .'{it is|they are} deleted. After that {it|they} can be had back only for a short while and at many times the price, '
+                ."if at all. If you want to keep {it|them}, please tell us at once.\n\n:house",
+        ],
         'renewals_first' => [
             'subject' => 'Which of your domain names do you keep? Please answer by :by',
             'body' => "Hello,\n\n{this domain name expires|these :count domain names expire} soon:\n\n:names\n\nPlease tell us by :by "
@@ -78,6 +103,10 @@ return [
         'verification_first' => 'Verification: first letter',
         'verification_reminder' => 'Verification: reminder',
         'codes' => 'Gives auth codes to whoever transfers names away',
+        'ending_month' => 'Names expire within a month',
+        'ending_week' => 'Names expire within a week',
+        'ending_today' => 'Names have expired',
+        'ending_over' => 'Last days of names that expired',
         'renewals_first' => 'Asks a client which names to keep',
         'renewals_reminder' => 'Which names to keep: reminder',
         'yearly' => 'Yearly reminder of the data on record',

@@ -72,6 +72,7 @@ return [
     'client_silent' => 'A client did not say which names to keep',
     'ask_withdrawn' => 'A letter about names to keep was withdrawn',
     'statement_taken' => 'A registrar’s statement was brought in',
+    'end_letter_written' => 'A client was written to about names that expire',
     'balance_kept' => 'A balance was recorded',
     'top_up_planned' => 'A top-up was planned',
     'top_up_paid' => 'A top-up was recorded as paid in',

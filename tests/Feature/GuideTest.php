@@ -14,7 +14,7 @@ final class GuideTest extends TestCase
         $this->get('/guide')->assertRedirect('/sign-in');
         $this->actingAs((new House)->reader);
         $this->get('/words')->assertOk()->assertSee('href="'.route('guide').'"', false);
-        $page = (string) $this->get('/guide')->assertOk()->assertSee('Sixteen jobs of a working week')->getContent();
+        $page = (string) $this->get('/guide')->assertOk()->assertSee('Eighteen jobs of a working week')->getContent();
         self::assertGreaterThanOrEqual(12, preg_match_all('/<img src="([^"]+)" alt="([^"]+)"/', $page, $pictures));
         foreach ($pictures[1] as $picture) {
             $this->get($picture)->assertOk()->assertHeader('Content-Type', 'image/png');

@@ -103,14 +103,24 @@ final readonly class WriteLetter
     }
 
     /**
+     * One to a client, that only tells something.
+     *
+     * @param  list<string>  $names  as people read them
+     */
+    public function toClient(LetterKind $kind, int $clientId, string $mailbox, array $names, string $about): Letter
+    {
+        return $this->write($kind, $mailbox, $about, count($names), ['names' => $this->listed($names)], ['client_id' => $clientId]);
+    }
+
+    /**
      * @param  array<string, string>  $said
      * @param  array<string, int|null>  $columns
      */
-    private function write(LetterKind $kind, string $mailbox, string $about, int $count, array $said, array $columns): void
+    private function write(LetterKind $kind, string $mailbox, string $about, int $count, array $said, array $columns): Letter
     {
         $now = $this->clock->now();
         $text = $this->texts->write($kind, $count, ['house' => $this->house->name()] + $said);
-        Letter::query()->create(
+        $letter = Letter::query()->create(
             [
                 'kind' => $kind->column(),
                 'mailbox' => $mailbox,
@@ -122,6 +132,8 @@ final readonly class WriteLetter
             ] + $columns,
         );
         $this->database->afterCommit(fn () => SendPost::dispatch());
+
+        return $letter;
     }
 
     /** @param  list<string>  $names */

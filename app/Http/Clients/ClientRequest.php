@@ -29,6 +29,9 @@ final class ClientRequest extends FormRequest
     public function columns(): array
     {
         $columns = $this->values();
+        if (array_key_exists('end_letters', $columns)) {
+            $columns['end_letters'] = $this->boolean('end_letters');
+        }
         if (array_key_exists('surcharge_percent', $columns)) {
             $columns['surcharge_percent'] ??= '0';
         }
@@ -59,6 +62,7 @@ final class ClientRequest extends FormRequest
             ],
             'mailbox' => ['nullable', 'email', 'max:320'],
             'pattern_id' => ['nullable', 'integer', Rule::exists(Pattern::class, 'id')],
+            'end_letters' => ['sometimes', 'boolean'],
             'surcharge_percent' => ['nullable', 'numeric', 'between:0,500', 'decimal:0,2'],
             'surcharge_each' => ['nullable', 'regex:/^\d{1,6}(\.\d{1,2})?$/'],
             'remarks' => ['nullable', 'string', 'max:4000'],

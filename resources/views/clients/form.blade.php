@@ -14,6 +14,8 @@
             <x-field name="surcharge_each" :label="__('clients.form.surcharge_each')" :value="$client->surcharge_each"
                 inputmode="decimal" maxlength="9"/>
         </div>
+        <label class="tick"><input type="hidden" name="end_letters" value="0"><input type="checkbox" name="end_letters" value="1"
+                @checked((bool) old('end_letters', $client->end_letters))> {{ __('clients.form.end_letters') }}</label>
         <x-field name="remarks" :label="__('common.notes')" type="area" :value="$client->remarks" maxlength="4000" />
     </x-row-form>
 </x-layout>
