@@ -43,8 +43,14 @@
                     class="lesser">{{ $price }}{{ $life->rules->isDefault
                         ? __('names.show.by_cautious_default_rules')
                         : '' }}</span>
+                <a class="in-text lesser" href="{{ route('rulebook.show', $name->suffix) }}">{{ __(
+                    'names.show.rules_of',
+                    ['suffix' => $name->suffix],
+                ) }}</a>
             </dd>
-            <dd><a href="{{ route('rulebook.show', $name->suffix) }}">{{ __('names.show.rules') }}</a></dd>
+            @can('prepare')@if ($life->rescue() === Acre\Core\Rulebook\Rescue::Renew && $life->addableYears() > 0)
+                <dd><a href="{{ route('deeds.show', ['renew', 'name' => $name->ascii]) }}">{{ __('names.show.renew') }}</a></dd>
+            @endif @endcan
         </div>
         <div>
             <dt>{{ __('names.show.another_registrar') }}</dt>
@@ -71,6 +77,9 @@
                         @endif
                     @endforelse
             </dd>
+            @can('prepare')
+                <dd><a href="{{ route('deeds.show', ['transfer', 'name' => $name->ascii]) }}">{{ __('names.show.transfer') }}</a></dd>
+            @endcan
         </div>
         <div>
             <dt>{{ __('common.lock') }}</dt>

@@ -18,7 +18,7 @@
                 @if (!$mine) aria-current="true" @endif>{{ __('rounds.show.everyones') }}</a><a
                 href="{{ route('rounds', ['whose' => 'mine']) }}"
                 @if ($mine) aria-current="true" @endif>{{ __('rounds.show.mine_and_unassigned') }}</a></x-word>. <a
-            class="no-paper" href="{{ route('rounds.letter') }}">{{ __('rounds.show.by_e_mail') }}</a> · <a class="no-paper"
+            class="no-paper as-one" href="{{ route('rounds.letter') }}">{{ __('rounds.show.by_e_mail') }}</a> · <a class="no-paper as-one"
             href="{{ route('rounds.dealt') }}">{{ __('rounds.dealt.title') }}</a>
         @if ($told->sums($sums) !== null)
             <br>{{ $told->sums($sums) }}
