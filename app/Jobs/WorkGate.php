@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Jobs;
 
+use App\Actions\Money\AskAutoRenew;
 use App\Actions\Money\AskBalance;
 use App\Actions\Orders\ReceiveMessages;
 use App\Actions\Orders\SendOrders;
@@ -36,7 +37,7 @@ final class WorkGate implements ShouldBeUniqueUntilProcessing, ShouldQueue
         return (string) $this->accountId;
     }
 
-    public function handle(SendOrders $tell, ReceiveMessages $take, AskBalance $ask): void
+    public function handle(SendOrders $tell, ReceiveMessages $take, AskBalance $ask, AskAutoRenew $renews): void
     {
         try {
             if ($tell->handle($this->accountId)) {
@@ -46,6 +47,7 @@ final class WorkGate implements ShouldBeUniqueUntilProcessing, ShouldQueue
             // Whatever became of what is told, what waits there is taken.
             $take->handle($this->accountId);
             $ask->handle($this->accountId);
+            $renews->handle($this->accountId);
         }
     }
 

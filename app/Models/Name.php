@@ -20,6 +20,7 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property string $suffix
  * @property-read Registration|null $registration
  * @property-read Registrant|null $registrant
+ * @property-read RenewSetting|null $renewSetting
  * @property-read \Illuminate\Database\Eloquent\Collection<int, Word> $words
  * @property-read \Illuminate\Database\Eloquent\Collection<int, NameDispute> $disputes
  */
@@ -78,5 +79,11 @@ final class Name extends Model
     public function registrant(): HasOne
     {
         return $this->hasOne(Registrant::class);
+    }
+
+    /** @return HasOne<RenewSetting, $this> */
+    public function renewSetting(): HasOne
+    {
+        return $this->hasOne(RenewSetting::class);
     }
 }

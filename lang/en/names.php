@@ -145,6 +145,10 @@ return [
         'its_expiry_is_not_known' => 'its expiry is not known',
         'not_before' => 'not before :renewable_from',
         'by_cautious_default_rules' => ', by cautious default rules',
+        'auto_renew_there' => [
+            'on' => 'auto-renew is on at the registrar, seen :on',
+            'off' => 'auto-renew is off at the registrar, seen :on',
+        ],
         'rules_of' => 'rules of .:suffix',
         'renew' => 'Renew',
         'transfer' => 'Transfer',

@@ -70,6 +70,18 @@ return [
         'cost' => 'they are not renewed',
         'deed' => 'See its year ahead',
     ],
+    'auto_renew' => [
+        'on' => [
+            'says' => 'meant to auto-renew, and not set to at :account',
+            'cost' => 'not renewed',
+            'deed' => 'Turn on auto-renew',
+        ],
+        'off' => [
+            'says' => 'not meant to auto-renew, and set to at :account',
+            'cost' => 'charged all the same',
+            'deed' => 'Turn off auto-renew',
+        ],
+    ],
     'handing' => [
         'says' => '{1} one account left to do|[2,*] :count accounts left to do',
         'cost' => ':from still has access',

@@ -36,7 +36,7 @@ final readonly class BridgePages
     {
         try {
             $account = $this->account($request->headers['authorization'] ?? '');
-            preg_match('~^/v1/(account|orders|messages)(?:/([\w.-]{1,100}))?$~D', $request->path, $path);
+            preg_match('~^/v1/(account|orders|names|messages)(?:/([\w.-]{1,100}))?$~D', $request->path, $path);
 
             return match ("{$request->method} ".($path[1] ?? '').(isset($path[2]) ? '/' : '')) {
                 'GET account' => HttpResponse::json([
@@ -50,6 +50,7 @@ final readonly class BridgePages
                 ]),
                 'POST orders' => $this->order($account, $request),
                 'GET orders/' => $this->asked($account, $path[2] ?? ''),
+                'GET names/' => $this->name($account, $path[2] ?? ''),
                 'GET messages' => $this->messages($account),
                 'DELETE messages/' => $this->kept($account, $path[2] ?? ''),
                 default => throw new Problem(404, 'There is nothing at this address.'),
@@ -124,6 +125,15 @@ final readonly class BridgePages
                 ), is_array(...)),
             $state === 'pending' ? 202 : 200,
         );
+    }
+
+    private function name(Account $account, string $name): HttpResponse
+    {
+        $held = $this->world->store->name($name);
+
+        return $held !== null && $held->account === $account->number && $held->registrar === $account->registrar
+            ? HttpResponse::json(['name' => $held->name, 'auto_renew' => $held->autoRenew])
+            : throw new Problem(404, 'No such name lies in this account.');
     }
 
     private function messages(Account $account): HttpResponse

@@ -25,11 +25,11 @@ final class TimePassesTest extends TestCase
     {
         $window = $this->window = Window::open(1280, 800)->signIn('theo@harrow-tern.example', self::PASSWORD);
         $window->go('/rounds')->waitForText('main', 'can’t pay one of 2: £13.40 is missing');
-        $window->driver->findElement(WebDriverBy::linkText('See its year ahead'))->click();
+        $window->press('See its year ahead');
         $window->waitForText('.sentence', '£13.40 is missing')->ready();
         self::assertGreaterThanOrEqual(5, substr_count($window->text('table'), 'refused'));
         self::assertSame([], $window->axe());
-        $window->driver->findElement(WebDriverBy::partialLinkText('One top-up of'))->click();
+        $window->press('One top-up of');
         $window->waitForText('h1', 'Money of account 40718')->ready();
         self::assertSame([], $window->axe());
         $amount = (string) $window->find('#top-up-amount')->getAttribute('value');

@@ -306,6 +306,6 @@ final class FrontDoorTest extends TestCase
                 self::assertDoesNotMatchRegularExpression("~{$taken}~", '/'.preg_replace('/\{\w+\}/', '7', $route->uri()));
             }
         }
-        self::assertCount(7, $uploads);
+        self::assertCount(8, $uploads);
     }
 }

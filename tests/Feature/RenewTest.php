@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use Acre\Core\Lifecycle\Intent;
 use Acre\Core\Time\Instant;
 use Acre\Core\Time\Span;
 use App\Actions\Deeds\EndLines;
@@ -20,6 +21,7 @@ use App\Models\OrderState;
 use App\Models\Price;
 use App\Models\Registrar;
 use App\Models\Registration;
+use App\Models\RenewSetting;
 use App\Models\Secret;
 use App\Outside\Registrar\GatePin;
 use App\Outside\Registrar\Gates;
@@ -120,6 +122,55 @@ final class RenewTest extends TestCase
         $heard = fn (Account $account, string $what): int => array_count_values($this->world->heard($account->number))[$what] ?? 0;
         self::assertSame([15, 15], [$heard($this->wire, 'renew 1000'), $heard($this->bridge, 'renew 200')]);
         $this->get("/accounts/{$this->wire->id}/money")->assertSee('£1.50')->assertSee('−£9.90')->assertSee("docket {$docket->id}");
+    }
+
+    public function test_what_the_registrar_has_set_otherwise_than_meant_is_found_and_set(): void
+    {
+        foreach ([$this->wire, $this->bridge] as $account) {
+            $meant = fn (Intent $intent, bool $is): Name => $this->held(
+                $account,
+                ['autoRenew' => $is, 'ends' => Instant::of('2026-10-20')->epoch],
+                ['ends_on' => Instant::of('2026-10-20'), 'intent' => $intent],
+            );
+            $kept = $meant(Intent::ByItself, true);
+            $dropped = $meant(Intent::ByItself, false);
+            $unwanted = $meant(Intent::AskClient, true);
+            $elsewhere = $this->house->name(
+                'elsewhere-'.self::$trials++.'-'.getmypid().'.com',
+                $account,
+                facts: ['ends_on' => Instant::of('2026-10-20'), 'intent' => Intent::ByItself],
+            );
+            $far = $this->held($account, ['autoRenew' => true]);
+            $this->get('/rounds')->assertDontSee("set to at {$account->registrar->name} {$account->number}");
+            $this->work($account);
+            self::assertSame(
+                [$kept->id => true, $dropped->id => false, $unwanted->id => true, $elsewhere->id => null],
+                $this->set([$kept, $dropped, $unwanted, $elsewhere, $far]),
+            );
+            $where = "{$account->registrar->name} {$account->number}";
+            $this->get('/rounds')
+                ->assertSeeInOrder([$dropped->ascii, "meant to auto-renew, and not set to at {$where}"])
+                ->assertSeeInOrder([$unwanted->ascii, "not meant to auto-renew, and set to at {$where}", 'Turn off auto-renew'])
+                ->assertSee("/deeds/change_auto_renew?renews=off&amp;name={$unwanted->ascii}", false);
+            $this->get("/names/{$unwanted->ascii}")->assertSee('auto-renew is on at the registrar, seen 6 Oct 2026');
+            // Asked once a day.
+            $asked = fn (): array => array_filter(
+                $this->world->heard($account->number),
+                fn (string $one): bool => str_starts_with($one, 'info'),
+            );
+            $before = $asked();
+            $this->work($account);
+            self::assertSame($before, $asked());
+
+            $this->pressAs($this->house->steward, "/deeds/change_auto_renew?name={$unwanted->ascii}&renews=off")->assertSessionHasNoErrors();
+            $this->get('/rounds')->assertDontSee("not meant to auto-renew, and set to at {$where}");
+            $this->work($account);
+            $this->pressAs($this->house->steward, "/deeds/change_auto_renew?renews=on&name={$dropped->ascii}");
+            $this->work($account);
+            self::assertSame([$dropped->id => true, $unwanted->id => false], $this->set([$dropped, $unwanted]));
+            $this->get('/rounds')->assertDontSee("set to at {$where}");
+            self::assertSame(Intent::AskClient, Registration::query()->where('name_id', $unwanted->id)->sole()->intent);
+        }
     }
 
     public function test_a_renewal_whose_answer_was_lost_is_found_and_paid_once(): void
@@ -305,8 +356,11 @@ final class RenewTest extends TestCase
         return $account;
     }
 
-    /** @param  array<string, mixed>  $otherwise  at its registry */
-    private function held(Account $account, array $otherwise = []): Name
+    /**
+     * @param  array<string, mixed>  $otherwise  at its registry
+     * @param  array<string, mixed>  $facts  in our books
+     */
+    private function held(Account $account, array $otherwise = [], array $facts = []): Name
     {
         $ascii = 'renew-'.self::$trials++.'-'.getmypid().'.com';
         $this->world->add([
@@ -322,6 +376,25 @@ final class RenewTest extends TestCase
             ],
         ]);
 
-        return $this->house->name($ascii, $account);
+        return $this->house->name($ascii, $account, facts: $facts);
+    }
+
+    private function work(Account $account): void
+    {
+        app()->call([new WorkGate($account->id), 'handle']);
+    }
+
+    /**
+     * @param  list<Name>  $names
+     * @return array<int, bool|null> by name
+     */
+    private function set(array $names): array
+    {
+        return RenewSetting::query()
+            ->whereKey(array_map(fn (Name $name): int => $name->id, $names))
+            ->orderBy('name_id')
+            ->get()
+            ->mapWithKeys(fn (RenewSetting $one): array => [$one->name_id => $one->renews])
+            ->all();
     }
 }

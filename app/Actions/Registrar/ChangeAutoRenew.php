@@ -7,18 +7,33 @@ namespace App\Actions\Registrar;
 use Acre\Core\Finding\Effect;
 use Acre\Core\Finding\Finding;
 use Acre\Core\Lifecycle\Intent;
+use Acre\Core\Rulebook\Rulebook;
 use Acre\Core\Time\Instant;
 use Acre\Core\Title\BookFinding;
 use App\Actions\Deeds\DeedAtRegistrar;
 use App\Actions\Deeds\Ticked;
+use App\Actions\Gates\GateOrders;
+use App\Actions\Money\WriteRenewSetting;
 use App\Models\DocketLine;
 use App\Models\Registration;
 use App\Outside\Registrar\OrderKind;
+use App\Queries\Dockets\Slips;
 use App\Queries\Names\HeldCase;
+use App\Support\TradeClock;
 
 /** Whether the registrar renews by itself; our intent follows. */
 final class ChangeAutoRenew extends DeedAtRegistrar implements Ticked
 {
+    public function __construct(
+        Rulebook $book,
+        GateOrders $orders,
+        Slips $slips,
+        TradeClock $clock,
+        private readonly WriteRenewSetting $settings,
+    ) {
+        parent::__construct($book, $orders, $slips, $clock);
+    }
+
     public static function key(): string
     {
         return 'change_auto_renew';
@@ -72,6 +87,7 @@ final class ChangeAutoRenew extends DeedAtRegistrar implements Ticked
 
     protected function write(Registration $registration, HeldCase $file, array $terms): string
     {
+        $this->settings->set($registration->name_id, $file->account->id, self::isOn($terms), $this->clock->now());
         $registration->intent = self::after($registration->intent, $terms);
 
         return 'intent';

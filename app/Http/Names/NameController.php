@@ -57,7 +57,7 @@ final readonly class NameController
         }
         $life = $file->life($this->book, $now);
         $chain = $this->history->chain($name->id);
-        $name->load(['registration.extras', 'words', 'disputes']);
+        $name->load(['registration.extras', 'words', 'disputes', 'renewSetting']);
         $on = $this->asked($request);
         $verification = $file->verification($life);
         $verifyBy = $verification?->by;

@@ -85,6 +85,20 @@ final readonly class BridgeRegistrar implements Registrar
         }
     }
 
+    public function renews(Account $account, string $ascii): ?bool
+    {
+        $fetched = $this->ask($account, 'GET', 'names/'.rawurlencode($ascii));
+        if ($fetched->status === 401) {
+            throw NotReached::refused($this->host($account), $fetched->status, $this->reason($account, $fetched));
+        }
+        try {
+            // A bridge may leave the question out.
+            return $fetched->status === 200 ? $this->node($account, $fetched)->boolOrNull('auto_renew') : null;
+        } catch (JsonError $e) {
+            throw NotReached::garbled($this->host($account), $e->getMessage())->ofOneQuestion();
+        }
+    }
+
     public function messages(Account $account, callable $keep): void
     {
         $fetched = $this->ask($account, 'GET', 'messages');

@@ -46,6 +46,16 @@ interface Registrar
     public function balance(Account $account): ?Money;
 
     /**
+     * Whether it renews a name by itself.
+     *
+     * @param  string  $ascii  the name
+     * @return bool|null null: the registrar says nothing of it, or doesn't have the name
+     *
+     * @throws NotReached
+     */
+    public function renews(Account $account, string $ascii): ?bool;
+
+    /**
      * Takes what waits for the account, one after the other. What is told is acknowledged when the callback has come back.
      *
      * @param  callable(Message): void  $keep

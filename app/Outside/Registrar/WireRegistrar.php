@@ -110,6 +110,17 @@ final readonly class WireRegistrar implements Registrar
         return $this->reading($account, fn (): ?Answer => $this->look($account, $order));
     }
 
+    public function renews(Account $account, string $ascii): ?bool
+    {
+        return $this->reading($account, function () use ($account, $ascii): ?bool {
+            $response = $this->gates->of($account)->command(new DomainInfo($ascii), 'renews-'.bin2hex(random_bytes(8)));
+            $beyond = $response->code() === EppCode::Done ? AccountData::of($response) : null;
+
+            // Of a name in another account it says less, and that is not ours to change.
+            return $beyond?->number === $account->number ? $beyond->autoRenew : null;
+        });
+    }
+
     private function look(Account $account, Order $order): ?Answer
     {
         $response = $this->gates->of($account)->command(new DomainInfo($order->name), 'find-'.bin2hex(random_bytes(8)));

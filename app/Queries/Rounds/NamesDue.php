@@ -124,10 +124,22 @@ final readonly class NamesDue
      */
     public static function renewed(Row $group, array $narrow, string $deed = 'record_renewal'): array
     {
+        return self::together($group, [$deed], "rounds.{$deed}", $narrow);
+    }
+
+    /**
+     * The button of a deed with all of them, so many at once as an address holds; more are looked at.
+     *
+     * @param  array<int|string, string>  $deed  its key, and what is said of it
+     * @param  array<string, string|int>  $narrow
+     * @return array{string, string} words, in rounds.php, and address
+     */
+    public static function together(Row $group, array $deed, string $words, array $narrow): array
+    {
         $list = $group->textOrNull('list') ?? '';
 
         return $list !== '' && strlen($list) <= self::ADDRESS
-            ? ["rounds.{$deed}", route('deeds.show', [$deed, 'name' => $list])]
+            ? [$words, route('deeds.show', [...$deed, 'name' => $list])]
             : ['rounds.see_them', self::address($group, $narrow)];
     }
 

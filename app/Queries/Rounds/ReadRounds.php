@@ -30,6 +30,7 @@ use App\Queries\Rounds\Kinds\OpenDockets;
 use App\Queries\Rounds\Kinds\PagesAmiss;
 use App\Queries\Rounds\Kinds\PointsNowhere;
 use App\Queries\Rounds\Kinds\PrivacyEnding;
+use App\Queries\Rounds\Kinds\RenewsOtherwise;
 use App\Queries\Rounds\Kinds\StoppedWork;
 use App\Queries\Rounds\Kinds\Unconfirmed;
 use App\Queries\Rounds\Kinds\Verifications;
@@ -58,6 +59,7 @@ final readonly class ReadRounds
         MissingNames::class,
         HeldNames::class,
         MoneyLacks::class,
+        RenewsOtherwise::class,
         Ends::class,
         AskClients::class,
         OpenDockets::class,

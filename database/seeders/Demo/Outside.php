@@ -159,6 +159,8 @@ final class Outside
             ],
             // It was to renew by itself, and there was nothing to pay it with.
             'sea-shanty.org' => ['autoRenew' => false],
+            // Its client is asked, and its registrar would renew it before they say.
+            'dark-sky-week.org' => ['autoRenew' => true],
             'kelp-recipes.co.uk' => ['validated' => false],
             'tramway-museum.org' => ['statuses' => []],
             'kelp-farm-shop.com' => ['statuses' => [...$record['statuses'], 'serverHold', 'serverTransferProhibited']],

@@ -109,6 +109,13 @@
                 @elseif ($decided !== null)
                     <span class="lesser">{{ $decided->said }}</span>
                 @endif
+                @php($setting = $name->renewSetting)
+                @if ($setting?->renews !== null && $setting->account_id === $file->account->id)
+                    <span class="lesser @if ($setting->isOtherwise($life->facts->intent)) is-bad @endif">{{ __(
+                        'names.show.auto_renew_there.' . ($setting->renews ? 'on' : 'off'),
+                        ['on' => $setting->said_at === null ? '' : App\Support\Dates::full($setting->said_at)],
+                    ) }}</span>
+                @endif
             </dd>
             @can('prepare')
                 <dd><a href="{{ route('deeds.show', ['change_auto_renew', 'name' => $name->ascii]) }}">{{ __('common.change') }}</a>
