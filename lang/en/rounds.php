@@ -72,12 +72,12 @@ return [
     ],
     'auto_renew' => [
         'on' => [
-            'says' => 'meant to auto-renew, and not set to at :account',
+            'says' => 'meant to auto-renew, but not set to at :account',
             'cost' => 'not renewed',
             'deed' => 'Turn on auto-renew',
         ],
         'off' => [
-            'says' => 'not meant to auto-renew, and set to at :account',
+            'says' => 'not meant to auto-renew, but set to at :account',
             'cost' => 'charged all the same',
             'deed' => 'Turn off auto-renew',
         ],

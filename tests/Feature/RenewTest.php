@@ -149,8 +149,8 @@ final class RenewTest extends TestCase
             );
             $where = "{$account->registrar->name} {$account->number}";
             $this->get('/rounds')
-                ->assertSeeInOrder([$dropped->ascii, "meant to auto-renew, and not set to at {$where}"])
-                ->assertSeeInOrder([$unwanted->ascii, "not meant to auto-renew, and set to at {$where}", 'Turn off auto-renew'])
+                ->assertSeeInOrder([$dropped->ascii, "meant to auto-renew, but not set to at {$where}"])
+                ->assertSeeInOrder([$unwanted->ascii, "not meant to auto-renew, but set to at {$where}", 'Turn off auto-renew'])
                 ->assertSee("/deeds/change_auto_renew?renews=off&amp;name={$unwanted->ascii}", false);
             $this->get("/names/{$unwanted->ascii}")->assertSee('auto-renew is on at the registrar, seen 6 Oct 2026');
             // Asked once a day.
@@ -163,7 +163,7 @@ final class RenewTest extends TestCase
             self::assertSame($before, $asked());
 
             $this->pressAs($this->house->steward, "/deeds/change_auto_renew?name={$unwanted->ascii}&renews=off");
-            $this->get('/rounds')->assertDontSee("not meant to auto-renew, and set to at {$where}");
+            $this->get('/rounds')->assertDontSee("not meant to auto-renew, but set to at {$where}");
             $this->work($account);
             $this->pressAs($this->house->steward, "/deeds/change_auto_renew?renews=on&name={$dropped->ascii}");
             $this->work($account);
