@@ -158,6 +158,14 @@ final class RoughInputTest extends TestCase
             '/deeds/change_registrant' => ['of', 'name', 'contact', 'agreement', 'agent'],
             '/hand-over' => ['of', 'name', 'receiver', 'client', 'by', 'contact', 'agent', 'q'],
             '/log' => ['person', 'event', 'q', 'before'],
+            '/almanac' => ['of', 'count', 'top-ups', 'months', 'rise', 'rise-from', 'let-go', 'years'],
+            '/almanac/list' => ['of', 'months', 'rise', 'rise-from', 'years'],
+            '/almanac/cheaper' => ['of', 'years'],
+            '/deeds/renew' => ['name', 'years', 'without'],
+            "/accounts/{$this->house->ours->id}/money" => ['amount', 'on'],
+            "/clients/{$this->house->foundry->id}/ask" => ['months'],
+            "/clients/{$this->house->foundry->id}/laid-out" => ['from', 'until'],
+            "/clients/{$this->house->foundry->id}/laid-out/list" => ['from', 'until'],
         ];
         $this->actingAs($this->house->owner);
         foreach ($pages as $path => $words) {
@@ -301,6 +309,9 @@ final class RoughInputTest extends TestCase
             '/record',
             '/imports',
             '/names/bell.com',
+            "/clients/{$this->house->foundry->id}/edit",
+            "/clients/{$this->house->foundry->id}/ask",
+            "/accounts/{$this->house->ours->id}/money",
             "/registrars/{$this->house->skerry->id}/edit",
         ];
         $fields = 0;
