@@ -29,17 +29,10 @@ final readonly class Forecast
     public static function of(Purse $purse, array $charges, array $topUps = []): self
     {
         usort($topUps, fn (TopUp $one, TopUp $other): int => $one->at->epoch <=> $other->at->epoch);
-        usort(
-            $charges,
-            function (Charge $one, Charge $other) use ($purse): int {
-                $days = $one->at->toDay()->epoch <=> $other->at->toDay()->epoch;
-
-                return $days === 0 ? $purse->order->compare($one, $other) : $days;
-            },
-        );
+        $charges = self::inOrder($charges, $purse->order);
         $left = $purse->holds?->minor();
         $entries = [];
-        $next = $retried = 0;
+        $next = 0;
         /** @var list<array{Instant, Charge, int}> $waiting when a refused one is tried again, and which time that is */
         $waiting = [];
         /** @var array<string, true> $lost names that were not renewed, and so have no later term */
@@ -124,6 +117,28 @@ final readonly class Forecast
         }
 
         return $this->purse->holds;
+    }
+
+    /**
+     * By day, and within a day as the registrar charges: what is sorted is short, however many there are.
+     *
+     * @param  list<Charge>  $charges
+     * @return list<Charge>
+     */
+    private static function inOrder(array $charges, ChargeOrder $order): array
+    {
+        $days = [];
+        foreach ($charges as $charge) {
+            $days[$charge->at->toDay()->epoch][] = $charge;
+        }
+        ksort($days);
+        $all = [];
+        foreach ($days as $day) {
+            usort($day, $order->compare(...));
+            array_push($all, ...$day);
+        }
+
+        return $all;
     }
 
     private static function isPaid(Purse $purse, Charge $charge, Instant $at, ?int $left): bool

@@ -16,17 +16,7 @@ final class Term
      */
     public static function extend(?Instant $created, Instant $ends, int $months): Instant
     {
-        if ($created !== null) {
-            [$from, $to] = [$created->date(), $ends->date()];
-            $run = 12 * ((int) substr($to, 0, 4) - (int) substr($from, 0, 4)) + (int) substr($to, 5, 2) - (int) substr($from, 5, 2);
-            if ($run > 0 && $created->plusMonths($run)->date() === $to) {
-                $extended = $created->plusMonths($run + $months);
-
-                return Instant::second($ends->epoch + $extended->toDay()->epoch - $ends->toDay()->epoch)->to($ends->precision);
-            }
-        }
-
-        return $ends->plusMonths($months);
+        return self::extended($created, self::anniversary($created, $ends), $ends, $months);
     }
 
     /**
@@ -40,12 +30,35 @@ final class Term
     {
         $all = [];
         $end = $ends;
+        $run = self::anniversary($created, $ends);
         for ($terms = 1; $end->isBefore($until); $terms++) {
             $all[] = $end;
-            $end = self::extend($created, $ends, $months * $terms);
+            $end = self::extended($created, $run, $ends, $months * $terms);
         }
 
         return $all;
+    }
+
+    /** How many months after its first date a name ends; null: that is no anniversary, or the first date is not known. */
+    private static function anniversary(?Instant $created, Instant $ends): ?int
+    {
+        if ($created === null) {
+            return null;
+        }
+        [$from, $to] = [$created->date(), $ends->date()];
+        $run = 12 * ((int) substr($to, 0, 4) - (int) substr($from, 0, 4)) + (int) substr($to, 5, 2) - (int) substr($from, 5, 2);
+
+        return $run > 0 && $created->plusMonths($run)->date() === $to ? $run : null;
+    }
+
+    private static function extended(?Instant $created, ?int $run, Instant $ends, int $months): Instant
+    {
+        if ($created === null || $run === null) {
+            return $ends->plusMonths($months);
+        }
+        $extended = $created->plusMonths($run + $months);
+
+        return Instant::second($ends->epoch + $extended->toDay()->epoch - $ends->toDay()->epoch)->to($ends->precision);
     }
 
     /** From when it can be renewed at all; null: at any time. */
