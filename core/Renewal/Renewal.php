@@ -158,7 +158,7 @@ final readonly class Renewal
             $findings[] = Finding::of(RenewalFinding::MeantToLapse, Effect::Worth, null, ends: $ends);
         }
 
-        return [...$findings, ...$this->aboutAutoRenew($ends)];
+        return [...$findings, ...$this->aboutAutoRenew()];
     }
 
     /** The first day from which the new end is no longer too far ahead. */
@@ -175,13 +175,13 @@ final readonly class Renewal
     }
 
     /** @return list<Finding> */
-    private function aboutAutoRenew(Instant $ends): array
+    private function aboutAutoRenew(): array
     {
         $charge = $this->life->event(EventKind::Charge)?->at;
 
         return match (true) {
             $charge === null || $this->life->phase !== Phase::InTerm => [],
-            $charge->hasComeAt($this->life->now) && $charge->isBefore($ends) => [
+            $charge->hasComeAt($this->life->now) => [
                 Finding::of(BookFinding::MayBeCharged, Effect::Worth, null, at: $charge),
             ],
             default => [Finding::of(RenewalFinding::RenewsItself, Effect::Worth, null, at: $charge)],

@@ -225,6 +225,49 @@ final class ForecastTest extends TestCase
         ]);
     }
 
+    public function test_when_a_refused_charge_passes_later(): void
+    {
+        [$paid, $late, $never] = [self::charge('a.com', 12, '1.00'), self::charge('b.com', 12, '9.90'), self::charge('c.com', 12, '90.00')];
+        $forecast = Forecast::of(
+            Purse::balance(Money::of('5.00', 'GBP'), retries: [3, 5]),
+            [$paid, $late, $never],
+            [new TopUp(Instant::of('2026-10-16'), Money::of('10.00', 'GBP'))],
+        );
+        self::assertSame(
+            [null, '2026-10-17', null],
+            array_map(fn (Charge $one): ?string => $forecast->paidLater($one)?->date(), [$paid, $late, $never]),
+        );
+    }
+
+    public function test_what_is_charged_ahead_counts_on_its_day_and_at_the_price_of_that_day(): void
+    {
+        $of = fn (string $ends, bool $isRefused = false, int $least = 12, WhatIf $whatIf = new WhatIf()): array => array_map(
+            fn (Charge $one): string => "{$one->at->date()} {$one->amount->decimal()}",
+            ChargesToCome::of(
+                'a.com',
+                null,
+                Instant::of($ends),
+                30,
+                $least,
+                self::rate('10.00'),
+                Instant::of('2026-10-06'),
+                Instant::of('2026-12-01'),
+                $whatIf,
+                $isRefused,
+            )->charges,
+        );
+        self::assertSame([], $of('2026-12-31'));
+        self::assertSame(['2026-11-30 10.00'], $of('2026-12-30'), 'its end lies behind the span, its charge does not');
+        self::assertSame(['2026-10-06 10.00'], $of('2026-11-05'));
+        self::assertSame([], $of('2026-11-04'), 'charged already');
+        self::assertSame(['2026-10-06 10.00'], $of('2026-11-04', isRefused: true), 'refused, and tried again');
+        self::assertSame(['2026-10-06 10.00'], $of('2026-10-06', isRefused: true), 'its last day');
+        self::assertSame([], $of('2026-10-05', isRefused: true), 'over');
+        self::assertSame(['2026-11-30 10.00'], $of('2026-12-30', whatIf: new WhatIf('10', Instant::of('2026-12-01'))));
+        self::assertSame(['2026-11-30 11.00'], $of('2026-12-30', whatIf: new WhatIf('10', Instant::of('2026-11-30'))));
+        self::assertSame(['2026-11-30 20.00'], $of('2026-12-30', least: 18), 'a year begun is paid');
+    }
+
     public function test_what_could_be_otherwise(): void
     {
         $of = fn (WhatIf $whatIf, string $name = 'a.com'): array => array_map(

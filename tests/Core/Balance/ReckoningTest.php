@@ -21,7 +21,7 @@ final class ReckoningTest extends TestCase
             self::expected('dear.com', 13), self::expected('late.com', 12, 19)];
         $entered = [self::charged('same.com', 12), self::charged('twice.com', 12), self::charged('twice.com', 14),
             self::charged('dear.com', 13, '12.00'), self::charged('late.com', 20), self::charged('stranger.com', 15, isOurs: false),
-            self::charged('moved.com', 15, isRenewal: false)];
+            self::charged('moved.com', 15, isRenewal: false), self::charged('missing.com', 12, isRenewal: false)];
         self::assertSame(
             ['12 missing.com missing 9.90 -', '13 dear.com other_price 9.90 12.00', '14 twice.com double - 9.90',
                 '15 stranger.com not_ours - 9.90'],

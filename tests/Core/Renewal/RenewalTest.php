@@ -58,7 +58,8 @@ final class RenewalTest extends TestCase
     /** Nothing is clear earlier than was said, and from then on it is. */
     public function test_what_is_too_far_ahead_is_clear_from_the_day_that_was_said(): void
     {
-        foreach (['years=9 left=500', 'years=10 left=500', 'years=1 created=2020-02-29 ends=2036-02-29'] as $given) {
+        foreach (['years=9 left=500', 'years=10 left=500', 'years=1 created=2020-02-29 ends=2036-02-29',
+            'years=10 left=500 created=2020-02-29 ends=2030-02-28'] as $given) {
             $from = self::renewal($given)->judge()->from;
             self::assertNotNull($from, $given);
             $at = fn (Instant $now): Verdict => self::renewal($given, $now->iso())->judge()->verdict;
