@@ -8,6 +8,7 @@ use Acre\Core\Lifecycle\Intent;
 use Acre\Core\Time\Instant;
 use Acre\Core\Time\Span;
 use App\Actions\Deeds\EndLines;
+use App\Actions\Money\AskAutoRenew;
 use App\Actions\Orders\SendOrders;
 use App\Jobs\WorkGate;
 use App\Models\Account;
@@ -27,8 +28,10 @@ use App\Outside\Registrar\GatePin;
 use App\Outside\Registrar\Gates;
 use App\Queries\Money\Purses;
 use App\Support\Row;
+use App\Support\TradeClock;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\Group;
+use PHPUnit\Framework\Attributes\TestWith;
 use Tests\TestCase;
 
 /** Names renewed at three registrars: by wire, by bridge, and by slip. A .com costs 9.90 there, without tax. */
@@ -171,6 +174,35 @@ final class RenewTest extends TestCase
             $this->get('/rounds')->assertDontSee("set to at {$where}");
             self::assertSame(Intent::AskClient, Registration::query()->where('name_id', $unwanted->id)->sole()->intent);
         }
+    }
+
+    #[TestWith(['the gate'])]
+    #[TestWith(['the bridge'])]
+    public function test_one_that_is_not_answered_about_auto_renew_keeps_no_other_waiting(string $place): void
+    {
+        $account = $place === 'the gate' ? $this->wire : $this->bridge;
+        $names = array_map(
+            fn (int $day): Name => $this->held($account, ['autoRenew' => true], ['ends_on' => Instant::day(2026, 10, $day)]),
+            [20, 21, 22],
+        );
+        $first = array_shift($names);
+        $this->world->weather('the connection closes before the answer', 1, $place);
+        app(AskAutoRenew::class)->handle($account->id);
+        self::assertSame(
+            [$first->id => null, $names[0]->id => true, $names[1]->id => true],
+            $this->set([$first, ...$names]),
+        );
+        app(AskAutoRenew::class)->handle($account->id);
+        self::assertNull($this->set([$first])[$first->id], 'asked once a day');
+        app(TradeClock::class)->set(Instant::of('2026-10-07T09:00:00Z'));
+        app(AskAutoRenew::class)->handle($account->id);
+        self::assertSame([$first->id => true], $this->set([$first]));
+        // What was said is not forgotten where nothing comes the next day.
+        app(TradeClock::class)->set(Instant::of('2026-10-08T09:00:00Z'));
+        $this->world->weather('the connection closes before the answer', 1, $place);
+        app(AskAutoRenew::class)->handle($account->id);
+        self::assertSame([$first->id => true], $this->set([$first]));
+        self::assertSame('2026-10-07', RenewSetting::query()->findOrFail($first->id)->said_at?->date());
     }
 
     public function test_a_renewal_whose_answer_was_lost_is_found_and_paid_once(): void
@@ -387,6 +419,8 @@ final class RenewTest extends TestCase
     /**
      * @param  list<Name>  $names
      * @return array<int, bool|null> by name
+     *
+     * @phpstan-impure
      */
     private function set(array $names): array
     {

@@ -26,6 +26,9 @@ final readonly class AskAutoRenew
     /** Questions without an answer, after which it is left alone: each may take as long as a connection is waited for. */
     private const SILENT = 3;
 
+    /** Seconds after which the rest is left to the next time: a slow registrar is not to hold what else is told there. */
+    private const SECONDS = 60;
+
     public function __construct(
         private Connection $database,
         private Registrars $registrars,
@@ -42,12 +45,18 @@ final readonly class AskAutoRenew
             return;
         }
         $silent = 0;
+        $until = hrtime(true) + self::SECONDS * 1_000_000_000;
         foreach ($this->due($accountId) as $row) {
+            if (hrtime(true) > $until) {
+                return;
+            }
             $before = $this->clock->now();
             try {
                 $renews = $registrar->renews($account, $row->text('ascii'));
             } catch (NotReached $e) {
-                $this->write->unanswered($row->int('name_id'), $accountId, $before);
+                if ($e->isOfOneQuestion) {
+                    $this->write->unanswered($row->int('name_id'), $accountId, $before);
+                }
                 if (! $e->isOfOneQuestion || ++$silent === self::SILENT) {
                     return;
                 }
