@@ -8,6 +8,9 @@ use App\Actions\Contacts\FindRings;
 use App\Http\Roll\RollController;
 use App\Http\Roll\RollRequest;
 use App\Models\User;
+use App\Queries\Almanac\Asked;
+use App\Queries\Almanac\ReadAlmanac;
+use App\Queries\Almanac\Scope;
 use App\Queries\Contacts\Alike;
 use App\Queries\Contacts\ContactFilter;
 use App\Queries\Contacts\ReadContacts;
@@ -49,6 +52,7 @@ final class BenchPages extends Command
         ReadContacts $contacts,
         Alike $alike,
         FindRings $rings,
+        ReadAlmanac $almanac,
     ): int {
         $measures = array_map($this->serving(...), $this->sentences());
         $measures['far down, what is due first'] = $this->serving(new RollFilter(after: $this->farDown()));
@@ -66,6 +70,10 @@ final class BenchPages extends Command
         $measures['what is at risk, counted'] = fn () => $contacts->atRisk();
         $measures['nearly the same'] = fn () => $alike->groups();
         $measures['rings, over the whole Roll'] = fn () => $rings->handle();
+        $account = Row::of(DB::table('standings')->orderBy('name_id')->first())->int('account_id');
+        foreach (['one account' => Scope::account($account), 'everything' => Scope::all()] as $says => $scope) {
+            $measures["the Almanac, {$says}"] = fn () => $almanac->handle(new Asked($scope, false, true, 12, $clock->now()));
+        }
         $this->line(json_encode(array_keys($measures), JSON_THROW_ON_ERROR));
         while (($asked = fgets(STDIN)) !== false) {
             $start = hrtime(true);
