@@ -19,7 +19,7 @@ final class GuideTest extends TestCase
         foreach ($pictures[1] as $picture) {
             $this->get($picture)->assertOk()->assertHeader('Content-Type', 'image/png');
         }
-        self::assertSame(16, preg_match_all('/href="#(\d[^"]+)"/', $page, $anchors));
+        self::assertSame(18, preg_match_all('/href="#(\d[^"]+)"/', $page, $anchors));
         foreach ($anchors[1] as $anchor) {
             self::assertStringContainsString('id="'.rawurldecode($anchor).'"', $page);
         }
