@@ -28,5 +28,7 @@ return [
     'import_chunk' => 500,
     'ask_client_days' => 14,
     'roll_page' => 50,
+    // Of the Almanac: about 600 bytes each are held in memory.
+    'charges_a_page' => 250_000,
     'selection_limit' => 5_000,
 ];

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Acre\Core\Lifecycle\EndNotice;
+
 /** A letter to somebody outside the house, of which a Steward may change the text. */
 enum LetterKind: string
 {
@@ -20,6 +22,16 @@ enum LetterKind: string
     case EndingOver = 'ending_over';
     case RenewalsFirst = 'renewals_first';
     case RenewalsReminder = 'renewals_reminder';
+
+    public static function ofEnd(EndNotice $notice): self
+    {
+        return match ($notice) {
+            EndNotice::Month => self::EndingMonth,
+            EndNotice::Week => self::EndingWeek,
+            EndNotice::Today => self::EndingToday,
+            EndNotice::Over => self::EndingOver,
+        };
+    }
 
     /** What `letters.kind` says of it. */
     public function column(): string

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Acre\Core\Lifecycle\Intent;
 use Acre\Core\Time\Instant;
 use App\Models\Casts\AsInstant;
 use Illuminate\Database\Eloquent\Model;
@@ -29,10 +28,4 @@ final class RenewSetting extends Model
     protected $guarded = [];
 
     protected $casts = ['renews' => 'boolean', 'said_at' => AsInstant::class, 'asked_at' => AsInstant::class];
-
-    /** Whether it is otherwise than meant. */
-    public function isOtherwise(Intent $intent): bool
-    {
-        return $this->renews !== null && $this->renews !== ($intent === Intent::ByItself);
-    }
 }

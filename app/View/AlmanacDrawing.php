@@ -120,7 +120,7 @@ final readonly class AlmanacDrawing
         return $run === null ? 0 : max(
             $run->forecast->purse->holds?->minor() ?? 0,
             0,
-            ...array_map(fn (Entry $entry): int => $entry->after?->minor() ?? 0, $run->forecast->entries),
+            ...array_map(fn (Entry $entry): int => $entry->left ?? 0, $run->forecast->entries),
         );
     }
 
@@ -130,8 +130,13 @@ final readonly class AlmanacDrawing
         $start = $run->forecast->purse->holds?->minor() ?? 0;
         $y = fn (int $left): float => round(self::NOTHING - max(0, $left) / $most * self::HEIGHT, 1);
         $path = 'M'.self::LEFT.' '.$y($start);
+        // One step a place: an account can be charged a hundred times on a day.
+        $steps = [];
         foreach ($run->forecast->entries as $entry) {
-            $path .= " H{$this->x($entry->at)} V{$y($entry->after?->minor() ?? 0)}";
+            $steps[(string) $this->x($entry->at)] = $y($entry->left ?? 0);
+        }
+        foreach ($steps as $x => $left) {
+            $path .= " H{$x} V{$left}";
         }
 
         return [$path.' H'.(self::WIDTH - self::LEFT), $y($start)];

@@ -6,7 +6,6 @@ namespace App\View;
 
 use Acre\Core\Balance\TopUp;
 use Acre\Core\Money\Money;
-use Acre\Core\Time\Instant;
 use App\Queries\Almanac\AccountRun;
 use App\Queries\Almanac\AlmanacRead;
 use App\Queries\Almanac\AlmanacRow;
@@ -119,14 +118,6 @@ final class AlmanacInWords
             'amount' => $topUp->amount->decimal(),
             'on' => $topUp->at->date(),
         ]).'#top-up';
-    }
-
-    /** What must be paid in, and when at the latest, so that a row goes through; null: it is too late, or money alone doesn't help. */
-    public static function topUp(AlmanacRow $row, Instant $now): ?TopUp
-    {
-        $topUps = $row->run->topUps($now, $row->at()->toDay())->topUps;
-
-        return $topUps[0] ?? null;
     }
 
     /** @param  array<string, string>  $with */

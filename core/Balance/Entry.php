@@ -11,7 +11,7 @@ use Acre\Core\Time\Instant;
 final readonly class Entry
 {
     /**
-     * @param  Money|null  $after  what is left; null: the account has no balance, as it pays by card or invoice
+     * @param  int|null  $left  what is left, in the smallest unit; null: the account has no balance, as it pays by card or invoice
      * @param  Charge|null  $charge  null: it is a top-up
      * @param  Instant|null  $again  when it is tried again; null: not, or nothing was refused
      */
@@ -19,10 +19,16 @@ final readonly class Entry
         public Instant $at,
         public EntryKind $kind,
         public Money $amount,
-        public ?Money $after,
+        public ?int $left,
         public ?Charge $charge = null,
         public ?Instant $again = null,
     ) {
+    }
+
+    /** What is left; null: the account has no balance. Made when it is asked for: a forecast has many entries. */
+    public function after(): ?Money
+    {
+        return $this->left === null ? null : Money::ofMinor($this->left, $this->amount->currency);
     }
 
     /** Whether its charge was tried before. */

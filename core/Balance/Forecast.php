@@ -62,7 +62,7 @@ final readonly class Forecast
                 $at,
                 $isPaid ? EntryKind::Charged : EntryKind::Refused,
                 $charge->amount,
-                $left === null ? null : Money::ofMinor($left, $purse->currency),
+                $left,
                 $charge,
                 $again,
             );
@@ -112,11 +112,7 @@ final readonly class Forecast
     /** What is left at the end of the span; null: the account has no balance. */
     public function last(): ?Money
     {
-        for ($i = count($this->entries) - 1; $i >= 0; $i--) {
-            return $this->entries[$i]->after;
-        }
-
-        return $this->purse->holds;
+        return $this->entries === [] ? $this->purse->holds : $this->entries[count($this->entries) - 1]->after();
     }
 
     /**
@@ -156,12 +152,7 @@ final readonly class Forecast
     private static function toppedUp(Purse $purse, TopUp $topUp, ?int $left, array &$entries): ?int
     {
         $left = $left === null ? null : $left + self::minor($purse, $topUp->amount);
-        $entries[] = new Entry(
-            $topUp->at,
-            EntryKind::TopUp,
-            $topUp->amount,
-            $left === null ? null : Money::ofMinor($left, $purse->currency),
-        );
+        $entries[] = new Entry($topUp->at, EntryKind::TopUp, $topUp->amount, $left);
 
         return $left;
     }

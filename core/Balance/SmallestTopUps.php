@@ -6,6 +6,7 @@ namespace Acre\Core\Balance;
 
 use Acre\Core\Money\Money;
 use Acre\Core\Time\Instant;
+use InvalidArgumentException;
 
 /**
  * What must be paid in, and when, so that no charge of a span is refused that can still be saved: on the fewest days, of those the smallest
@@ -28,13 +29,7 @@ final readonly class SmallestTopUps
         if ($holds === null || $charges === []) {
             return new self([], []);
         }
-        // As it would go without a top-up: what is refused before money can come, and never tried again then, is lost.
-        $lost = [];
-        foreach (Forecast::of($purse, $charges)->failures() as $failure) {
-            if ($failure->charge !== null && $limits->lastBy($failure->at) === null) {
-                $lost[$failure->charge->name] = $failure->charge;
-            }
-        }
+        $lost = self::lost($purse, $charges, $limits);
         $sums = self::byDay($purse, $charges, $lost);
         $need = [];
         $sum = -$holds;
@@ -48,6 +43,57 @@ final readonly class SmallestTopUps
         }
 
         return new self(self::placed($purse->currency, $need, $total, $limits), array_values($lost));
+    }
+
+    /**
+     * For each day, the one top-up that carries all charges until then: worked out once for all of them.
+     *
+     * @param  list<Charge>  $charges  as above
+     * @param  TopUpLimits  $limits  without a most: else one might not do
+     * @return array<int, TopUp> by the first second of the day; a day until which nothing lacks has none
+     *
+     * @throws InvalidArgumentException when a top-up has a most
+     */
+    public static function untilEach(Purse $purse, array $charges, TopUpLimits $limits): array
+    {
+        if ($limits->most !== null) {
+            throw new InvalidArgumentException('One top-up might not do.');
+        }
+        if ($purse->holds === null) {
+            return [];
+        }
+        $sum = -$purse->holds->minor();
+        $first = null;
+        $found = [];
+        foreach (self::byDay($purse, $charges, self::lost($purse, $charges, $limits)) as [$day, $amount]) {
+            $sum += $amount;
+            if ($sum > 0) {
+                $first ??= $day;
+                foreach (self::placed($purse->currency, [[$first, $sum]], $sum, $limits) as $one) {
+                    $found[$day->epoch] = $one;
+                }
+            }
+        }
+
+        return $found;
+    }
+
+    /**
+     * As it would go without a top-up: what is refused before money can come, and never tried again then, is lost.
+     *
+     * @param  list<Charge>  $charges
+     * @return array<string, Charge> by name
+     */
+    private static function lost(Purse $purse, array $charges, TopUpLimits $limits): array
+    {
+        $lost = [];
+        foreach (Forecast::of($purse, $charges)->failures() as $failure) {
+            if ($failure->charge !== null && $limits->lastBy($failure->at) === null) {
+                $lost[$failure->charge->name] = $failure->charge;
+            }
+        }
+
+        return $lost;
     }
 
     /**

@@ -11,4 +11,10 @@ enum Intent: string
     case WhenTold = 'when_told';
     case AskClient = 'ask_client';
     case Lapse = 'lapse';
+
+    /** Whether auto-renew at the registrar is set as this wants it: whoever is to be asked first is not to be charged before. */
+    public function isServedBy(bool $renews): bool
+    {
+        return $renews === ($this === self::ByItself);
+    }
 }

@@ -300,6 +300,12 @@ final readonly class Lifecycle
         return $from === null || $from->hasComeAt($this->now) ? null : $from;
     }
 
+    /** Whether a renewal for a year or more can be taken today, as far as its rules say. */
+    public function isRenewable(): bool
+    {
+        return $this->rescue() === Rescue::Renew && $this->addableYears() > 0;
+    }
+
     /** How many years could be added today. */
     public function addableYears(): int
     {

@@ -78,6 +78,21 @@ final readonly class Renewal
         ));
     }
 
+    /**
+     * What is paid in the end where its registrar charged another fee than agreed.
+     *
+     * @param  Money  $fee  before tax, as registries count it
+     */
+    public function paid(Money $fee): Money
+    {
+        return match (true) {
+            $this->rate === null, $fee->currency !== $this->rate->net->currency => $fee,
+            // Of a late fee the tax can be another.
+            $this->fee()?->equals($fee) === true => $this->price() ?? $fee,
+            default => $fee->withTax($this->rate->taxPercent),
+        };
+    }
+
     /** What is asked on top today; null: nothing. */
     private function lateRate(): ?Rate
     {

@@ -27,6 +27,12 @@ return [
     'names' => 'Names',
     'account' => 'Account',
     'amount' => 'Amount',
+    'too_many' => [
+        'says' => 'There are more charges in this time than fit on one page.',
+        'shorter' => 'Show one year',
+        'as_today' => 'Show it without “What if …”',
+        'choose' => 'Or choose a registrar:',
+    ],
     'after' => 'Balance after',
     'otherwise' => 'If the money isn’t there',
     'top_up_planned' => 'top-up planned',

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 return [
     'line' => ':name, expires on :day',
+    'line_over' => ':name, expired on :day',
+    'line_over_priced' => ':name, expired on :day, :sum for a year',
     'line_priced' => ':name, expires on :day, :sum for a year',
     'asked' => 'The letter is written. It asks for all of these names at once.',
     'withdrawn' => 'It is withdrawn: the link in the letter no longer works.',

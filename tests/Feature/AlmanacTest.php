@@ -55,6 +55,23 @@ final class AlmanacTest extends TestCase
         $this->get("{$address}&months=24")->assertSee('Charges in this time: £59.40')->assertSee('12 Oct 2027');
     }
 
+    public function test_more_charges_than_a_page_holds_are_not_read(): void
+    {
+        $this->holds('10.40');
+        config(['house.charges_a_page' => 3]);
+        $this->get('/almanac')->assertOk()->assertSee('chime.com');
+        // With something otherwise the year is read twice.
+        $this->get('/almanac?rise=10')
+            ->assertOk()
+            ->assertSee('more charges in this time than fit on one page')
+            ->assertSee('Show it without')
+            ->assertDontSee('Show one year')
+            ->assertDontSee('chime.com');
+        $this->get('/almanac?months=24')->assertSee('Show one year')->assertSee('Skerry Registrations');
+        $this->get('/almanac/list?months=24')->assertRedirectContains('/almanac?of=all');
+        $this->get('/almanac/list')->assertOk();
+    }
+
     public function test_a_planned_top_up_counts_until_it_is_withdrawn_and_paid_in_it_is_held(): void
     {
         $this->holds('10.40');

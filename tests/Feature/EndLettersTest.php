@@ -63,6 +63,10 @@ final class EndLettersTest extends TestCase
         self::assertStringStartsWith('2 domain names of yours expire', $first->subject);
         self::assertStringContainsString('bell.com, expires on 2 Nov 2026, £9.90 for a year', $first->body);
         self::assertStringContainsString('chime.com', $first->body);
+        self::assertStringContainsString(
+            'bell.com, expired on 2 Nov 2026, £9.90 for a year',
+            Letter::query()->orderByDesc('id')->firstOrFail()->body,
+        );
         // One that comes later is told of alone.
         $this->ending('knell.com');
         $this->on('2026-11-11');

@@ -205,6 +205,19 @@ final class RenewTest extends TestCase
         self::assertSame('2026-10-07', RenewSetting::query()->findOrFail($first->id)->said_at?->date());
     }
 
+    public function test_who_answers_nothing_is_left_alone_after_three_questions(): void
+    {
+        foreach (range(1, 5) as $day) {
+            $this->held($this->bridge, ['autoRenew' => true], ['ends_on' => Instant::day(2026, 10, 20 + $day)]);
+        }
+        $this->world->weather('the connection closes before the answer', 5, 'the bridge');
+        app(AskAutoRenew::class)->handle($this->bridge->id);
+        self::assertSame(3, RenewSetting::query()->count());
+        // Two more are not answered, and then one is.
+        app(AskAutoRenew::class)->handle($this->bridge->id);
+        self::assertSame([5, 0], [RenewSetting::query()->count(), RenewSetting::query()->whereNotNull('renews')->count()]);
+    }
+
     public function test_a_renewal_whose_answer_was_lost_is_found_and_paid_once(): void
     {
         foreach ([$this->wire, $this->bridge] as $account) {
@@ -244,6 +257,27 @@ final class RenewTest extends TestCase
         self::assertSame(LineState::Refused, DocketLine::query()->sole()->state);
         self::assertStringContainsString('9.90', (string) DocketLine::query()->sole()->reason);
         self::assertSame(0, DB::table('ledger')->count());
+    }
+
+    /** What a registrar says it charged is before tax; what is entered is what was paid. */
+    public function test_a_registrar_that_asks_for_less_is_entered_with_its_tax(): void
+    {
+        Price::query()->update(['amount' => '12.00', 'tax_percent' => '20']);
+        foreach ([$this->wire, $this->bridge] as $account) {
+            $name = $this->held($account);
+            $this->pressAs($this->house->steward, "/deeds/renew?name={$name->ascii}")->assertRedirect();
+            $this->work($account);
+            self::assertSame(
+                '-11.88',
+                DB::table('ledger')->where('account_id', $account->id)->where('kind', 'renew')->value('amount'),
+                $account->number,
+            );
+            self::assertSame([LineState::Done, null], DocketLine::query()
+                ->where('name_id', $name->id)
+                ->get()
+                ->map(fn (DocketLine $line): array => [$line->state, $line->reason])
+                ->sole());
+        }
     }
 
     public function test_a_price_that_changed_after_the_page_is_asked_again(): void

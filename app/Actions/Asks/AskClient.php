@@ -19,10 +19,9 @@ use App\Models\LetterState;
 use App\Models\LinkPurpose;
 use App\Models\User;
 use App\Queries\Names\CaseFiles;
-use App\Support\Dates;
 use App\Support\HouseLog;
 use App\Support\TradeClock;
-use App\View\Words;
+use App\View\EndInWords;
 use Illuminate\Database\Connection;
 
 /** Asks a client by letter which of their names to keep: one letter for all that end in a span, and reminders until they answer. */
@@ -40,7 +39,7 @@ final readonly class AskClient
         private WriteLetter $letters,
         private IssueLink $links,
         private TradeClock $clock,
-        private Words $words,
+        private EndInWords $words,
         private HouseLog $log,
     ) {
     }
@@ -136,22 +135,14 @@ final readonly class AskClient
             LinkPurpose::AnswerRenewals,
             LinkOf::ask($ask),
             $ask->mailbox,
-            array_map($this->line(...), array_values($ask->lines()->with('name')->get()->all())),
+            array_map(
+                fn (AskLine $line): string => $this->words->line($line->name->unicode, $line->ends(), $line->sum()),
+                array_values($ask->lines()->with('name')->get()->all()),
+            ),
             $ask->by(),
             self::LATE,
             $about,
         );
-    }
-
-    private function line(AskLine $line): string
-    {
-        $sum = $line->sum();
-
-        return $this->words->say($sum === null ? 'asks.line' : 'asks.line_priced', [
-            'name' => $line->name->unicode,
-            'day' => Dates::full($line->ends()),
-            'sum' => $sum?->text() ?? '',
-        ]);
     }
 
     /**

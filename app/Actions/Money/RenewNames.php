@@ -143,7 +143,7 @@ final class RenewNames extends DeedAtRegistrar implements Costs, Illustrated, Ti
         $this->newEnd = $told->ends === null || ($expected !== null && $told->ends->agreesWith($expected)) ? $expected : $told->ends;
         parent::complete($line, $file, $terms, $on);
         $this->writeCharge($line, $file, $terms, $told, $order !== null, $on);
-        $line->reason = $this->amiss($file, $expected, $told, LineCost::of($line));
+        $line->reason = $this->amiss($file, $expected, $told, $this->paid($file, $terms, $told), LineCost::of($line));
     }
 
     /** A tick that was wrong: the end is again what it was, and what was entered as charged is taken back. */
@@ -275,9 +275,7 @@ final class RenewNames extends DeedAtRegistrar implements Costs, Illustrated, Ti
         if ($cost === null) {
             return;
         }
-        // A registrar counts before tax; what is paid in the end is what was agreed on, unless it charged another sum.
-        $fee = $this->renewal($file, $terms, $this->clock->now())->fee();
-        $sum = $told->charged === null || ($fee !== null && $told->charged->equals($fee)) ? $cost->sum : $told->charged;
+        $sum = $this->paid($file, $terms, $told) ?? $cost->sum;
         $this->ledger->entry(
             $cost->accountId,
             $file->nameId,
@@ -292,8 +290,18 @@ final class RenewNames extends DeedAtRegistrar implements Costs, Illustrated, Ti
         }
     }
 
+    /**
+     * What its registrar charged, with tax; null: it doesn't say.
+     *
+     * @param  array<string, mixed>  $terms
+     */
+    private function paid(HeldCase $file, array $terms, Told $told): ?Money
+    {
+        return $told->charged === null ? null : $this->renewal($file, $terms, $this->clock->now())->paid($told->charged);
+    }
+
     /** What came out other than it was agreed on; null: nothing that was told. */
-    private function amiss(HeldCase $file, ?Instant $expected, Told $told, ?LineCost $cost): ?string
+    private function amiss(HeldCase $file, ?Instant $expected, Told $told, ?Money $paid, ?LineCost $cost): ?string
     {
         $said = [];
         if ($told->ends !== null && $expected !== null && ! $told->ends->agreesWith($expected)) {
@@ -303,10 +311,9 @@ final class RenewNames extends DeedAtRegistrar implements Costs, Illustrated, Ti
                 'registrar' => $file->account->registrarName,
             ]);
         }
-        if ($told->charged !== null && $cost !== null && $told->charged->currency === $cost->sum->currency
-            && $told->charged->compare($cost->sum) > 0) {
+        if ($paid !== null && $cost !== null && $paid->currency === $cost->sum->currency && $paid->compare($cost->sum) > 0) {
             $said[] = self::text('deeds.renew.other_charge', [
-                'charged' => $told->charged->text(),
+                'charged' => $paid->text(),
                 'agreed' => $cost->sum->text(),
                 'registrar' => $file->account->registrarName,
             ]);

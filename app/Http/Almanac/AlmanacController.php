@@ -9,10 +9,13 @@ use Acre\Wire\Lists\ListWriter;
 use App\Models\Account;
 use App\Models\Registrar;
 use App\Queries\Almanac\AlmanacRead;
+use App\Queries\Almanac\Asked;
 use App\Queries\Almanac\ReadAlmanac;
 use App\Queries\Almanac\Refusals;
+use App\Queries\Almanac\TooManyCharges;
 use App\View\AlmanacDrawing;
 use App\View\Words;
+use Illuminate\Http\RedirectResponse;
 use Illuminate\View\View;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
@@ -34,17 +37,22 @@ final readonly class AlmanacController
     public function show(AlmanacRequest $request, Refusals $refusals): View
     {
         $asked = $request->asked();
-        $read = $this->read->handle($asked);
-        $rows = $read->rows();
-        $today = $asked->whatIf->isAsToday() ? null : $this->read->handle($asked->asToday());
+        try {
+            [$read, $today] = $this->both($asked);
+        } catch (TooManyCharges) {
+            return $this->tooMany($asked);
+        }
+        $all = $read->rows();
+        $rows = array_slice($all, 0, self::ROWS);
 
         return view('almanac.show', [
             'asked' => $asked,
             'read' => $read,
             'today' => $today,
             'about' => AboutScope::of($asked->scope),
-            'rows' => array_slice($rows, 0, self::ROWS),
-            'more' => max(0, count($rows) - self::ROWS),
+            'rows' => $rows,
+            'more' => count($all) - count($rows),
+            'topUps' => $read->topUps($rows),
             'refusals' => $refusals->of($rows),
             'drawings' => array_combine(
                 AlmanacDrawing::currencies($read),
@@ -65,15 +73,51 @@ final readonly class AlmanacController
     }
 
     /** The same as a list, a line a charge. */
-    public function list(AlmanacRequest $request): StreamedResponse
+    public function list(AlmanacRequest $request): StreamedResponse|RedirectResponse
     {
-        $read = $this->read->handle($request->asked());
+        $asked = $request->asked();
+        try {
+            $read = $this->read->handle($asked, $this->most());
+        } catch (TooManyCharges) {
+            return to_route('almanac', $asked->address());
+        }
 
         return response()->streamDownload(
             fn () => ListWriter::write(ListKind::Csv, 'php://output', self::HEADINGS, self::lines($read)),
             "almanac-{$read->asked->scope->text()}.csv",
             ['Content-Type' => 'text/csv; charset=utf-8'],
         );
+    }
+
+    /**
+     * What is asked for, and the same with nothing otherwise where something is.
+     *
+     * @return array{AlmanacRead, AlmanacRead|null}
+     *
+     * @throws TooManyCharges
+     */
+    private function both(Asked $asked): array
+    {
+        return $asked->whatIf->isAsToday()
+            ? [$this->read->handle($asked, $this->most()), null]
+            : [$this->read->handle($asked, intdiv($this->most(), 2)), $this->read->handle($asked->asToday(), intdiv($this->most(), 2))];
+    }
+
+    /** Charges that a page holds in its memory. */
+    private function most(): int
+    {
+        return config()->integer('house.charges_a_page');
+    }
+
+    /** Where less can be chosen. */
+    private function tooMany(Asked $asked): View
+    {
+        return view('almanac.too-many', [
+            'shorter' => $asked->months === 12 ? null : route('almanac', ['months' => '12'] + $asked->address()),
+            'asToday' => $asked->whatIf->isAsToday() ? null : route('almanac', $asked->asToday()->address()),
+            'registrars' => Registrar::query()->orderBy('name')->limit(self::LISTED)->get(['id', 'name']),
+            'months' => $asked->months,
+        ]);
     }
 
     /** @return iterable<list<string>> */
@@ -91,7 +135,7 @@ final readonly class AlmanacController
                     // What it is says whether it is paid or paid in: cells that begin with a minus are taken for formulas.
                     $entry->amount->decimal(),
                     $entry->amount->currency,
-                    $entry->after?->decimal() ?? '',
+                    $entry->after()?->decimal() ?? '',
                     $entry->again?->date() ?? '',
                 ];
             }

@@ -7,7 +7,9 @@ namespace App\Queries\Almanac;
 use Acre\Core\Balance\Charge;
 use Acre\Core\Balance\Entry;
 use Acre\Core\Balance\Forecast;
+use Acre\Core\Balance\Purse;
 use Acre\Core\Balance\SmallestTopUps;
+use Acre\Core\Balance\TopUp;
 use Acre\Core\Balance\TopUpLimits;
 use Acre\Core\Money\Money;
 use Acre\Core\Time\Instant;
@@ -34,17 +36,27 @@ final readonly class AccountRun
     ) {
     }
 
-    /** What must be paid in at least, so that no charge until a day is refused; from tomorrow on, and not at weekends. */
-    public function topUps(Instant $now, Instant $until): SmallestTopUps
+    /** What must be paid in at least, so that nothing is refused in the span; from tomorrow on, and not at weekends. */
+    public function topUps(Instant $now): SmallestTopUps
     {
-        $purse = $this->isKnown ? $this->account->purse($this->currency) : null;
-        $penny = Money::ofMinor(1, $this->currency);
-        $charges = array_values(array_filter($this->charges, fn (Charge $charge): bool => ! $charge->at->toDay()->isAfter($until)));
+        return SmallestTopUps::of($this->purse(), $this->charges, $this->limits($now));
+    }
 
-        return SmallestTopUps::of(
-            $purse ?? $this->forecast->purse,
-            $charges,
-            new TopUpLimits($now->toDay()->plusDays(1), $penny, $penny, quietWeekdays: [6, 7]),
-        );
+    /** @return array<int, TopUp> by the first second of each day, the one that carries all charges until then */
+    public function topUpsUntil(Instant $now): array
+    {
+        return SmallestTopUps::untilEach($this->purse(), $this->charges, $this->limits($now));
+    }
+
+    private function purse(): Purse
+    {
+        return ($this->isKnown ? $this->account->purse($this->currency) : null) ?? $this->forecast->purse;
+    }
+
+    private function limits(Instant $now): TopUpLimits
+    {
+        $penny = Money::ofMinor(1, $this->currency);
+
+        return new TopUpLimits($now->toDay()->plusDays(1), $penny, $penny, quietWeekdays: [6, 7]);
     }
 }

@@ -7,6 +7,7 @@ namespace App\Queries\Almanac;
 use Acre\Core\Balance\Charge;
 use Acre\Core\Balance\Entry;
 use Acre\Core\Balance\EntryKind;
+use Acre\Core\Balance\TopUp;
 use Acre\Core\Money\Money;
 use Acre\Core\Money\Sums;
 use Acre\Core\Time\Instant;
@@ -82,6 +83,7 @@ final readonly class AlmanacRead
      */
     public function rows(): array
     {
+        /** @var array<string, array{AccountRun, non-empty-list<Entry>}> $rows */
         $rows = [];
         foreach ($this->runs as $place => $run) {
             foreach ($run->entries as $entry) {
@@ -91,12 +93,32 @@ final readonly class AlmanacRead
                 }
                 $day = $entry->at->toDay()->epoch;
                 $key = sprintf('%012d %s %d %s', $day, self::ORDER[$entry->kind->value], $place, $entry->again?->date());
-                $rows[$key] = isset($rows[$key]) ? $rows[$key]->with($entry) : new AlmanacRow($run, [$entry]);
+                $rows[$key] ??= [$run, []];
+                $rows[$key][1][] = $entry;
             }
         }
         ksort($rows);
 
-        return array_values($rows);
+        return array_map(fn (array $row): AlmanacRow => new AlmanacRow(...$row), array_values($rows));
+    }
+
+    /**
+     * What must be paid in, and when at the latest, so that rows go through that are refused.
+     *
+     * @param  list<AlmanacRow>  $rows
+     * @return array<int, TopUp> by the place of the row; where it is too late, or money alone doesn't help, none
+     */
+    public function topUps(array $rows): array
+    {
+        $runs = $found = [];
+        foreach ($rows as $place => $row) {
+            if ($row->kind() === EntryKind::Refused) {
+                $until = $runs[spl_object_id($row->run)] ??= $row->run->topUpsUntil($this->asked->now);
+                $found[$place] = $until[$row->at()->toDay()->epoch] ?? null;
+            }
+        }
+
+        return array_filter($found);
     }
 
     public function until(): Instant

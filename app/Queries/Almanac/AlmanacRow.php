@@ -17,11 +17,6 @@ final readonly class AlmanacRow
     {
     }
 
-    public function with(Entry $entry): self
-    {
-        return new self($this->run, [...$this->entries, $entry]);
-    }
-
     public function at(): Instant
     {
         return $this->entries[0]->at;
@@ -44,7 +39,7 @@ final readonly class AlmanacRow
     /** What is left afterwards; null: not known, or it pays otherwise. */
     public function after(): ?Money
     {
-        return $this->entries[count($this->entries) - 1]->after;
+        return $this->entries[count($this->entries) - 1]->after();
     }
 
     /** When what was refused is tried again; null: never, or nothing was. */

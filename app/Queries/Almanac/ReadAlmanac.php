@@ -34,11 +34,16 @@ final readonly class ReadAlmanac
     ) {
     }
 
-    public function handle(Asked $asked): AlmanacRead
+    /**
+     * @param  int|null  $most  charges; null: however many
+     *
+     * @throws TooManyCharges
+     */
+    public function handle(Asked $asked, ?int $most = null): AlmanacRead
     {
         $accounts = $this->accounts($asked->scope);
         $purses = $this->purses->of($accounts);
-        [$charges, $unpriced, $shown] = $this->charges($asked, $purses);
+        [$charges, $unpriced, $shown] = $this->charges($asked, $purses, $most ?? PHP_INT_MAX);
         $topUps = $asked->withTopUps ? $this->topUps($accounts, $asked->now) : [];
         $runs = [];
         foreach ($purses as $id => $account) {
@@ -102,8 +107,10 @@ final readonly class ReadAlmanac
      * @param  array<int, AccountPurse>  $purses
      * @return array{array<int, array<string, list<Charge>>>, int, array<string, true>|null} charges by account and currency; how many have
      *     no price; and the names that are shown, where those are not all
+     *
+     * @throws TooManyCharges
      */
-    private function charges(Asked $asked, array $purses): array
+    private function charges(Asked $asked, array $purses, int $most): array
     {
         $from = $asked->now;
         $until = $asked->until();
@@ -114,7 +121,7 @@ final readonly class ReadAlmanac
         );
         $least = [];
         $found = [];
-        $unpriced = 0;
+        $unpriced = $count = 0;
         $shown = $asked->scope->kind === ScopeKind::Client ? [] : null;
         foreach ($this->names(array_keys($purses), $asked->every, $from)->cursor() as $one) {
             $row = Row::of($one);
@@ -143,6 +150,10 @@ final readonly class ReadAlmanac
             );
             $isShown = $shown === null || $row->int('client_id') === $asked->scope->id;
             $unpriced += $isShown ? $come->unpriced : 0;
+            $count += count($come->charges);
+            if ($count > $most) {
+                throw new TooManyCharges();
+            }
             foreach ($come->charges as $charge) {
                 $found[$account->id][$charge->amount->currency][] = $charge;
             }

@@ -51,7 +51,7 @@ final readonly class ShortDay
             fn (Money $sum, Entry $entry): Money => $sum->plus($entry->amount),
             $refused[0]->amount,
         );
-        $after = $refused[count($refused) - 1]->after;
+        $after = $refused[count($refused) - 1]->after();
 
         return $after === null ? $sum : $sum->minus($after);
     }

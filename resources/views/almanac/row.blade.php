@@ -37,7 +37,6 @@
     <td class="sum">
         @if ($isRefused)
             @can('prepare')
-                @php($topUp = App\View\AlmanacInWords::topUp($row, $asked->now))
                 @if ($topUp !== null)
                     <a class="button low"
                         href="{{ App\View\AlmanacInWords::toPlan($row->run, $topUp) }}">{{ __('almanac.top_up', [

@@ -1,5 +1,5 @@
 @php($short = $read->firstShort())
-@php($carries = $short?->topUps($asked->now, $asked->until())->topUps[0] ?? null)
+@php($carries = $short?->topUps($asked->now)->topUps[0] ?? null)
 @php($text = fn(array $sums): string => implode(' + ', array_map(fn($sum) => $sum->text(), $sums)))
 <x-layout :title="__('almanac.title')" area="Almanac">
     <div class="head head-long">
@@ -81,8 +81,8 @@
                 </tr>
             </thead>
             <tbody>
-                @foreach ($rows as $row)
-                    @include('almanac.row')
+                @foreach ($rows as $place => $row)
+                    @include('almanac.row', ['topUp' => $topUps[$place] ?? null])
                 @endforeach
             </tbody>
         </table>

@@ -48,7 +48,7 @@
                     ['suffix' => $name->suffix],
                 ) }}</a>
             </dd>
-            @can('prepare')@if ($life->rescue() === Acre\Core\Rulebook\Rescue::Renew && $life->addableYears() > 0)
+            @can('prepare')@if ($life->isRenewable())
                 <dd><a href="{{ route('deeds.show', ['renew', 'name' => $name->ascii]) }}">{{ __('names.show.renew') }}</a></dd>
             @endif @endcan
         </div>
@@ -109,12 +109,9 @@
                 @elseif ($decided !== null)
                     <span class="lesser">{{ $decided->said }}</span>
                 @endif
-                @php($setting = $name->renewSetting)
-                @if ($setting?->renews !== null && $setting->account_id === $file->account->id)
-                    <span class="lesser @if ($setting->isOtherwise($life->facts->intent)) is-bad @endif">{{ __(
-                        'names.show.auto_renew_there.' . ($setting->renews ? 'on' : 'off'),
-                        ['on' => $setting->said_at === null ? '' : App\Support\Dates::full($setting->said_at)],
-                    ) }}</span>
+                @php($there = App\View\RenewsThere::of($name->renewSetting, $file))
+                @if ($there !== null)
+                    <span class="lesser @if (!$there->isAsMeant) is-bad @endif">{{ $there->said }}</span>
                 @endif
             </dd>
             @can('prepare')

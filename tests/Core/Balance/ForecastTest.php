@@ -168,7 +168,7 @@ final class ForecastTest extends TestCase
                     EntryKind::TopUp => $sum,
                 };
                 self::assertGreaterThanOrEqual(0, $left, "run {$run}");
-                self::assertSame($left, $entry->after?->minor(), "run {$run}");
+                self::assertSame($left, $entry->left, "run {$run}");
                 self::assertGreaterThanOrEqual($before, $entry->at->toDay()->epoch, "run {$run}");
                 $before = $entry->at->toDay()->epoch;
             }
@@ -322,7 +322,7 @@ final class ForecastTest extends TestCase
                 substr($one->at->date(), 8, 2),
                 $one->charge === null ? 'top-up' : $one->charge->name.' '.$one->kind->value,
                 $one->amount->decimal(),
-                $one->after?->decimal() ?? '-',
+                $one->after()?->decimal() ?? '-',
                 $one->again === null ? '' : 'again '.substr($one->again->date(), 8, 2),
             ], fn (string $part): bool => $part !== '')),
             $forecast->entries,

@@ -107,6 +107,38 @@ final class SmallestTopUpsTest extends TestCase
         self::assertGreaterThan(100, $tried);
     }
 
+    /** Worked out once for all days, it is what is worked out for each day alone. */
+    public function test_until_each_day_it_is_the_same(): void
+    {
+        $random = new Randomizer(new Mt19937(73));
+        $found = 0;
+        for ($run = 0; $run < 200; $run++) {
+            $charges = [];
+            for ($i = $random->getInt(1, 8); $i > 0; $i--) {
+                $charges["n{$i}.com"] = [$random->getInt(6, 20), (string) $random->getInt(1, 60)];
+            }
+            $limits = self::limits(
+                least: (string) $random->getInt(1, 30),
+                step: (string) $random->getInt(1, 10),
+                from: $random->getInt(5, 9),
+                quiet: $random->getInt(0, 1) === 0 ? [] : [6, 7],
+            );
+            $purse = Purse::balance(Money::of((string) $random->getInt(0, 80), 'GBP'), retries: $random->getInt(0, 1) === 0 ? [] : [2, 5]);
+            $each = SmallestTopUps::untilEach($purse, self::charges($charges), $limits);
+            foreach (array_unique(array_column($charges, 0)) as $day) {
+                $until = array_filter($charges, fn (array $one): bool => $one[0] <= $day);
+                $alone = SmallestTopUps::of($purse, self::charges($until), $limits)->topUps;
+                $here = array_filter([$each[Instant::day(2026, 10, $day)->epoch] ?? null]);
+                self::assertEquals($alone, $here, "run {$run}, {$day}");
+                $found += count($alone);
+            }
+        }
+        self::assertGreaterThan(300, $found);
+        self::assertSame([], SmallestTopUps::untilEach(Purse::invoice('GBP'), self::charges(['a.com' => [12, '1']]), self::limits()));
+        $this->expectException(InvalidArgumentException::class);
+        SmallestTopUps::untilEach(Purse::balance(Money::of('1.00', 'GBP')), [], self::limits(most: '40.00'));
+    }
+
     /**
      * @param  list<TopUp>  $topUps
      * @return list<int> days, sum, and then each day, later ones being less

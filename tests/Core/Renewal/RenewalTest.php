@@ -86,6 +86,20 @@ final class RenewalTest extends TestCase
         self::assertSame(['32.28', '10.76'], [$rate->gross(3)->decimal(), $rate->gross()->decimal()]);
     }
 
+    /** What its registrar charged instead, before tax. */
+    public function test_what_is_paid_where_another_fee_was_charged(): void
+    {
+        $paid = fn (string $given, string $fee, string $currency = 'GBP'): string => self::renewal($given)
+            ->paid(Money::of($fee, $currency))
+            ->text();
+        self::assertSame(['£11.88', '£6.00', '£29.88'], [
+            $paid('', '9.90'),
+            $paid('', '5.00'),
+            $paid('ends=2026-09-20 plain=10 late=15', '24.90'),
+        ]);
+        self::assertSame(['€5.00', '£5.00'], [$paid('', '5.00', 'EUR'), $paid('price=none', '5.00')]);
+    }
+
     private static function renewal(string $given, string $now = Given::NOW): Renewal
     {
         $said = [];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Queries\Rounds\Kinds;
 
+use Acre\Core\Lifecycle\Intent;
 use Acre\Core\Time\Instant;
 use App\Queries\Rounds\NamesDue;
 use App\Queries\Rounds\RoundsItem;
@@ -30,14 +31,14 @@ final readonly class RenewsOtherwise implements RoundsKind
                     (s.ends_on - CASE WHEN r.renews THEN g.charge_lead_days ELSE 0 END * interval '1 day')::date AS day
                 FROM renew_settings r JOIN standings s ON s.name_id = r.name_id AND s.account_id = r.account_id
                 JOIN registrars g ON g.id = s.registrar_id
-                WHERE r.renews <> (s.intent = 'by_itself') AND s.phase = 'in_term' AND s.ends_on >= ?::timestamptz
+                WHERE r.renews <> (s.intent = ?) AND s.phase = 'in_term' AND s.ends_on >= ?::timestamptz
                     AND NOT EXISTS (SELECT FROM docket_lines l JOIN dockets d ON d.id = l.docket_id WHERE l.name_id = s.name_id
                         AND d.deed = 'change_auto_renew' AND l.state IN ('prepared', 'waiting', 'begun')))
              SELECT of_id, renews, min(number) AS number, min(registrar) AS registrar, min(day) AS day, count(*) AS names,
                 (array_agg(unicode ORDER BY day, ascii))[1] AS unicode, (array_agg(ascii ORDER BY day, ascii))[1] AS ascii,
                 CASE WHEN count(*) <= 50 THEN string_agg(ascii, ',' ORDER BY day, ascii) END AS list
              FROM otherwise WHERE day < ?::date GROUP BY of_id, renews ORDER BY min(day), of_id LIMIT ?",
-            [$today->isoSecond(), $until->date(), $most],
+            [Intent::ByItself->value, $today->isoSecond(), $until->date(), $most],
         ));
 
         return array_map(function (Row $row) use ($today): RoundsItem {
