@@ -48,6 +48,8 @@ abstract class TestCase extends BaseTestCase
             );
         // The world is shared by all tests, and its clock only goes forward.
         $this->app->instance(World::class, new World(null, ''));
+        // Its post too: a letter from here would meet the weather that a test beside has made.
+        config(['mail.mailers.listed.transport' => 'array']);
     }
 
     /**

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http;
 
+use Acre\Core\Time\Instant;
+use Acre\Core\Time\TimeError;
 use App\Models\User;
 use Illuminate\Auth\AuthenticationException;
 
@@ -27,6 +29,16 @@ trait SignedIn
         $value = $this->input($key);
 
         return is_string($value) ? $value : '';
+    }
+
+    /** One day of the address, `2026-10-06`; what is none, or not of this century, counts as nothing. */
+    public function day(string $key): ?Instant
+    {
+        try {
+            return preg_match('/^20\d\d-\d\d-\d\d$/D', $this->word($key)) === 1 ? Instant::of($this->word($key)) : null;
+        } catch (TimeError) {
+            return null;
+        }
     }
 
     /** A message in the words of lang/. */

@@ -177,13 +177,18 @@ final readonly class AlmanacDrawing
 
     /**
      * @param  list<array{x: float, width: float, paid: float, refused: float, count: int}>  $bars
-     * @return array{x: float, height: float, count: int}|null
+     * @return array{x: float, height: float, count: int}|null height: under its words
      */
     private function firstRefused(array $bars): ?array
     {
         foreach ($bars as $bar) {
             if ($bar['count'] > 0) {
-                return ['x' => $bar['x'] + ($bar['paid'] > 0 ? 9 : 0), 'height' => $bar['refused'], 'count' => $bar['count']];
+                $x = $bar['x'] + ($bar['paid'] > 0 ? 9 : 0);
+                // Its words stand above all bars that they reach over.
+                $below = array_filter($bars, fn (array $one): bool => $one['x'] >= $bar['x'] && $one['x'] < $x + self::YEAR_ROOM);
+                $heights = array_map(fn (array $one): float => max($one['paid'], $one['refused']), array_values($below));
+
+                return ['x' => $x, 'height' => max($bar['refused'], ...$heights), 'count' => $bar['count']];
             }
         }
 

@@ -25,14 +25,16 @@ final class AlmanacInWords
         }
         $with = ['day' => Dates::full($day->at), 'account' => "{$run->account->registrar} {$run->account->number}"];
 
-        return $day->missing === null
-            ? self::say('almanac.short_card', $with)
-            : trans_choice('almanac.short', $day->refused, [
+        return match (true) {
+            $day->missing === null => self::say('almanac.short_card', $with),
+            $day->charged === 1 => self::say('almanac.short_only', [...$with, 'sum' => $day->missing->text()]),
+            default => trans_choice('almanac.short', $day->refused, [
                 ...$with,
                 'count' => number_format($day->refused),
                 'all' => number_format($day->charged),
                 'sum' => $day->missing->text(),
-            ]);
+            ]),
+        };
     }
 
     /**

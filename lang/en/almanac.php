@@ -14,6 +14,7 @@ return [
     'top_ups' => ['planned' => 'top-ups planned', 'none' => 'no top-ups'],
     'short' => '{1} On :day :account can’t pay one of :all: :sum is missing.|[2,*] On :day :account can’t pay :count of :all: :sum is '
         .'missing.',
+    'short_only' => 'On :day :account can’t pay what falls due: :sum is missing.',
     'short_card' => 'From :day :account can’t pay: its card has expired.',
     'carried' => 'As far as we know, the money is there for all of it.',
     'not_known' => '{1} Of one account we don’t know the balance.|[2,*] Of :count accounts we don’t know the balance.',

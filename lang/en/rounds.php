@@ -65,6 +65,7 @@ return [
         'cost' => 'site and mail do not work',
     ],
     'money' => [
+        'only' => 'can’t pay what falls due: :sum is missing',
         'says' => '{1} can’t pay one of :all: :sum is missing|[2,*] can’t pay :count of :all: :sum is missing',
         'card' => '{1} can’t pay one of :all: its card expires|[2,*] can’t pay :count of :all: its card expires',
         'cost' => 'they are not renewed',

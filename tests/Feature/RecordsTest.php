@@ -225,7 +225,7 @@ final class RecordsTest extends TestCase
     {
         $folder = config()->string('house.heads');
         File::ensureDirectoryExists($folder);
-        $stuck = fopen("{$folder}/lock", 'c');
+        $stuck = fopen("{$folder}/".DB::connection()->getDatabaseName().'.txt.lock', 'c');
         self::assertIsResource($stuck);
         flock($stuck, LOCK_EX);
         $this->erased(new House());

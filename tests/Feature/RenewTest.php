@@ -100,7 +100,7 @@ final class RenewTest extends TestCase
             app()->call([new WorkGate($account->id), 'handle']);
         }
         self::assertSame(30, DocketLine::query()->where('state', LineState::Done)->count());
-        $this->get("/dockets/{$docket->id}")->assertOk()->assertSee('Renew these names')->assertSee('£99.00');
+        $this->get("/dockets/{$docket->id}")->assertOk()->assertSee('Renew these names')->assertSee('Costs £396.00 with tax.')->assertSee('£99.00');
         app(EndLines::class)->done($this->house->steward, $docket, null, Instant::of('2026-10-06'));
         self::assertSame(DocketState::Closed, $docket->refresh()->state);
         self::assertSame(

@@ -47,7 +47,7 @@ trait Worldly
         $this->app->register(OutsideServiceProvider::class, true);
         Cache::flush();
         // A silence is to be short.
-        config(['mail.mailers.listed.seconds' => 1.0, 'outside.answer' => 2]);
+        config(['mail.mailers.listed.transport' => 'listed', 'mail.mailers.listed.seconds' => 1.0, 'outside.answer' => 2]);
         Mail::purge('listed');
 
         return $this->world = $this->app->make(World::class);

@@ -174,11 +174,12 @@ final readonly class StoreHead
      */
     private function locked(callable $then): bool
     {
-        $folder = dirname($this->path());
+        $path = $this->path();
+        $folder = dirname($path);
         if (! is_dir($folder) && ! mkdir($folder, 0750, true) && ! is_dir($folder)) {
             throw new RuntimeException('There is no folder for the head of the records.');
         }
-        $lock = fopen("{$folder}/lock", 'c');
+        $lock = fopen("{$path}.lock", 'c');
         if ($lock === false) {
             throw new RuntimeException('The head of the records could not be locked.');
         }

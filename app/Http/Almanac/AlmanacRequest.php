@@ -7,8 +7,6 @@ namespace App\Http\Almanac;
 use Acre\Core\Balance\WhatIf;
 use Acre\Core\Name\DomainName;
 use Acre\Core\Name\NameError;
-use Acre\Core\Time\Instant;
-use Acre\Core\Time\TimeError;
 use App\Http\SignedIn;
 use App\Queries\Almanac\Asked;
 use App\Queries\Almanac\Scope;
@@ -38,19 +36,10 @@ final class AlmanacRequest extends FormRequest
 
         return new WhatIf(
             $isRise ? $percent : null,
-            preg_match('/^20\d\d-\d\d-\d\d$/D', $this->word('rise-from')) === 1 ? self::day($this->word('rise-from')) : null,
+            $this->day('rise-from'),
             $this->letGo(),
             preg_match('/^([1-9]|10)$/D', $this->word('years')) === 1 ? (int) $this->word('years') : 1,
         );
-    }
-
-    private static function day(string $text): ?Instant
-    {
-        try {
-            return Instant::of($text);
-        } catch (TimeError) {
-            return null;
-        }
     }
 
     /** @return array<string, true> names as they are typed or pasted; what is none is left out */

@@ -24,6 +24,9 @@ final readonly class AskController
     /** Months ahead that can be chosen. */
     private const AHEAD = [1, 2, 3, 6, 12];
 
+    /** Days in which a client is to answer, where the first of the names does not end before: the house’s own choice. */
+    private const ANSWER = 14;
+
     public function __construct(private AskClient $ask, private NamesToAsk $names, private TradeClock $clock, private Words $words)
     {
     }
@@ -34,14 +37,13 @@ final readonly class AskController
         $until = $this->clock->today()->plusMonths($months);
         $rows = $this->names->of($client->id, $until);
         $first = $rows === [] ? null : $rows[0]->instant('ends_on');
-        $soonest = $this->clock->today()->plusDays(14);
+        $soonest = $this->clock->today()->plusDays(self::ANSWER);
 
         return view('asks.create', [
             'client' => $client,
             'rows' => $rows,
             'months' => $months,
             'choices' => self::AHEAD,
-            // Two weeks, and before the first of them ends.
             'by' => $first !== null && $first->isBefore($soonest) ? Instant::latest($this->clock->today(), $first->plusDays(-1)) : $soonest,
             'open' => Ask::query()->where('client_id', $client->id)->where('state', AskState::Open)->first(),
             'silence' => $house->silence(),

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Http\Clients;
 
 use Acre\Core\Time\Instant;
-use Acre\Core\Time\TimeError;
 use App\Http\SignedIn;
 use App\Support\TradeClock;
 use Illuminate\Foundation\Http\FormRequest;
@@ -29,14 +28,5 @@ final class LaidOutRequest extends FormRequest
         $until = $this->day('until') ?? $today;
 
         return $until->isBefore($from) ? [$until, $from] : [$from, $until];
-    }
-
-    private function day(string $key): ?Instant
-    {
-        try {
-            return preg_match('/^20\d\d-\d\d-\d\d$/D', $this->word($key)) === 1 ? Instant::of($this->word($key)) : null;
-        } catch (TimeError) {
-            return null;
-        }
     }
 }

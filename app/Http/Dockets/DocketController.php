@@ -41,6 +41,7 @@ use App\Models\Order;
 use App\Models\OrderState;
 use App\Queries\Deeds\JudgeAgain;
 use App\Queries\Dockets\AgreementsAccepted;
+use App\Queries\Dockets\DocketCosts;
 use App\Queries\Dockets\DocketProgress;
 use App\Queries\Dockets\Progress;
 use App\Queries\Hosting\ReadSites;
@@ -70,6 +71,7 @@ final readonly class DocketController
         private ReadSites $sites,
         private ReadMovements $movements,
         private AgreementsAccepted $agreements,
+        private DocketCosts $costs,
     ) {
     }
 
@@ -115,6 +117,7 @@ final readonly class DocketController
         return view('dockets.show', [
             ...$this->told($docket),
             'progress' => $progress,
+            'costs' => $this->costs->of($docket->id),
             'setbacks' => $this->setbacks->ofDocket($docket->id),
             'moving' => $ending !== null
                     ? $this->ending($progress)

@@ -1,7 +1,7 @@
 <x-layout :title="__('clients.laid_out.title', ['client' => $client->name])" area="People">
     <nav class="trail" aria-label="{{ __('common.where_you_are') }}"><a href="{{ route('clients.index') }}">{{ __('common.clients') }}</a> /
         <a href="{{ route('clients.show', $client) }}">{{ $client->name }}</a> / {{ __('clients.laid_out.trail') }}</nav>
-    <form method="get" action="{{ route('clients.laid-out', $client) }}" class="card fields no-paper">
+    <form method="get" action="{{ route('clients.laid-out', $client) }}" class="card fields apart no-paper">
         <div class="columns">
             <x-field name="from" type="date" :label="__('clients.laid_out.from')" :value="$from->date()"/>
             <x-field name="until" type="date" :label="__('clients.laid_out.until')" :value="$until->date()"/>

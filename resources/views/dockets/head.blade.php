@@ -65,6 +65,9 @@
                 @default
                     {{ __('dockets.show.cancelled_on', ['closed_on' => App\Support\Dates::full($docket->closed_on)]) }}
             @endswitch
+            @if ($costs !== [])
+                <strong>{{ __('deeds.renew.costs', ['sum' => implode(' + ', array_map(fn($sum) => $sum->text(), $costs))]) }}</strong>
+            @endif
         </p>
     </div>
     <div class="head-deeds">

@@ -63,7 +63,11 @@
                             @include('deeds.changed', ['of' => $line->after])
                         @else
                             {{ $line->after['account'] ?? $people->named(collect($line->after)->first()) }}@endif<span
-                            class="lesser">{{ isset($line->after['account']) ? $line->after['client'] ?? '' : '' }}</span></td>
+                            class="lesser">{{ isset($line->after['account']) ? $line->after['client'] ?? '' : '' }}</span>
+                        @isset($line->after['costs'])
+                            <span class="lesser">{{ __('movements.with_tax', ['sum' => $line->after['costs']]) }}</span>
+                        @endisset
+                    </td>
                     <td>
                         @isset($movements[$line->name_id])
                             @include('movements.waits', ['read' => $movements[$line->name_id], 'words' => $words])

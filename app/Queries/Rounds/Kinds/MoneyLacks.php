@@ -38,7 +38,11 @@ final readonly class MoneyLacks implements RoundsKind
                 RoundsSection::Dark,
                 Instant::of($row->text('first_on')),
                 "{$row->text('registrar')} {$row->text('number')}",
-                $this->words->count($sum === null ? 'rounds.money.card' : 'rounds.money.says', $row->int('refused'), [
+                $this->words->count(match (true) {
+                    $sum === null => 'rounds.money.card',
+                    $row->int('charged') === 1 => 'rounds.money.only',
+                    default => 'rounds.money.says',
+                }, $row->int('refused'), [
                     'all' => number_format($row->int('charged')),
                     'sum' => $sum?->text() ?? '',
                 ]),

@@ -1,7 +1,7 @@
 {{-- $sums: what the clear ones cost; $accounts: for each account that pays, what it costs there and what is left --}}
 @if ($sums !== [])
     <p class="apart after-card"><strong>{{ __('deeds.renew.costs', ['sum' => implode(' + ', $sums)]) }}</strong></p>
-    <table class="sheet">
+    <table class="sheet apart">
         <caption class="hide">{{ __('deeds.renew.left') }}</caption>
         <thead>
             <tr>
