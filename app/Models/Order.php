@@ -19,6 +19,7 @@ use App\Outside\Registrar\Orders\ReplaceRecords;
 use App\Outside\Registrar\Orders\ReplaceRegistrant;
 use App\Outside\Registrar\Orders\ReplaceServers;
 use App\Outside\Registrar\Orders\RequestCode;
+use App\Outside\Registrar\Orders\Restore;
 use App\Outside\Registrar\Orders\SwitchAutoRenew;
 use App\Outside\Registrar\Orders\SwitchLock;
 use App\Outside\Registrar\Orders\TransferIn;
@@ -102,6 +103,13 @@ final class Order extends Model
                 $name,
                 Instant::of($this->terms['ends'] ?? ''),
                 (int) ($this->terms['years'] ?? '0'),
+                $this->fee(),
+            ),
+            OrderKind::Restore => new Restore(
+                $id,
+                $name,
+                ($this->terms['deleted'] ?? '') === '' ? null : Instant::of($this->terms['deleted']),
+                $this->terms['reason'] ?? '',
                 $this->fee(),
             ),
             OrderKind::CancelTransfer => new CancelTransfer($id, $name),

@@ -73,16 +73,20 @@ final readonly class World
         $this->post('/mood', http_build_query(['address' => $address, 'mood' => $mood]));
     }
 
-    /** What befalls the next answers of a place, in the words of the world's page. */
     /** @param  string  $amount  pounds, as `41.20` */
     public function payIn(string $account, string $amount): void
     {
         $this->post('/pay', http_build_query(['account' => $account, 'amount' => $amount]));
     }
 
-    public function weather(string $weather, int $times, string $place = 'the gate'): void
+    /**
+     * What befalls the next answers of a place, in the words of the world's page.
+     *
+     * @param  int  $after  so many go well before
+     */
+    public function weather(string $weather, int $times, string $place = 'the gate', int $after = 0): void
     {
-        $this->post('/weather', http_build_query(['weather' => $weather, 'times' => $times, 'place' => $place]));
+        $this->post('/weather', http_build_query(['weather' => $weather, 'times' => $times, 'place' => $place, 'after' => $after]));
     }
 
     /** @return list<string> the letters in a mailbox, as they came, oldest first */

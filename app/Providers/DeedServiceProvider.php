@@ -18,6 +18,7 @@ use App\Actions\Deeds\ProofOfDocket;
 use App\Actions\Handover\HandOverNames;
 use App\Actions\Hosting\RedirectNames;
 use App\Actions\Money\RenewNames;
+use App\Actions\Money\RestoreNames;
 use App\Actions\Outside\KeepOurRecord;
 use App\Actions\Outside\UpdateOurRecord;
 use App\Actions\Proofs\Chain;
@@ -46,6 +47,7 @@ final class DeedServiceProvider extends ServiceProvider
         GiveToClient::class,
         ChangeIntent::class,
         RenewNames::class,
+        RestoreNames::class,
         RecordRenewal::class,
         ChangeWords::class,
         RemoveNames::class,

@@ -12,6 +12,7 @@ use App\Actions\Books\ChangeIntent;
 use App\Actions\Books\RecordRenewal;
 use App\Actions\Deeds\Deed;
 use App\Actions\Money\RenewNames;
+use App\Actions\Money\RestoreNames;
 use App\Actions\Registrar\ChangeKeys;
 use App\Actions\Registrar\ChangeLock;
 use App\Actions\Registrar\ChangeRegistrant;
@@ -67,6 +68,7 @@ final readonly class CureInWords
             Cure::SayWhen => route('names.edit', $name),
             Cure::ChangeIntent => self::deed(ChangeIntent::class, $name),
             Cure::RenewFirst => self::deed($file->account()?->ours === true ? RenewNames::class : RecordRenewal::class, $name),
+            Cure::RestoreFirst => $file->account()?->ours === true ? self::deed(RestoreNames::class, $name) : null,
             Cure::SetLock => self::deed(ChangeLock::class, $name, ['lock' => 'on']),
             Cure::MoveRegistrar => self::deed(TransferNames::class, $name),
             Cure::ChangeServers => self::deed(
@@ -94,7 +96,7 @@ final readonly class CureInWords
             Cure::EndDnssec => self::deed(ChangeKeys::class, $name, ['dnssec' => 'off']),
             Cure::SetRecords => route('names.sites', $name),
             Cure::AskServers, Cure::CorrectGlue, Cure::AskPlace, Cure::SetRedirect, Cure::RenewCertificate => null,
-            Cure::RestoreFirst, Cure::Wait, Cure::LiftHold, Cure::KeepCopy, Cure::AskHost, Cure::LeaveOut => null,
+            Cure::Wait, Cure::LiftHold, Cure::KeepCopy, Cure::AskHost, Cure::LeaveOut => null,
         };
         $key = $address === null ? "words.cure_elsewhere.{$cure->value}" : "words.cure.{$cure->value}";
         $docket = $finding->with['docket'] ?? '';

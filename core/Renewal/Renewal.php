@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Acre\Core\Renewal;
 
-use Acre\Core\Balance\PaidFrom;
 use Acre\Core\Finding\Effect;
 use Acre\Core\Finding\Finding;
 use Acre\Core\Lifecycle\EventKind;
@@ -14,7 +13,6 @@ use Acre\Core\Lifecycle\Status;
 use Acre\Core\Lifecycle\Term;
 use Acre\Core\Lifecycle\Waiting;
 use Acre\Core\Money\Money;
-use Acre\Core\Movement\MovementFinding;
 use Acre\Core\Movement\Readiness;
 use Acre\Core\Price\Rate;
 use Acre\Core\Rulebook\Phase;
@@ -22,8 +20,8 @@ use Acre\Core\Rulebook\Rescue;
 use Acre\Core\Time\Instant;
 use Acre\Core\Title\BookFinding;
 
-/** One name that is to be renewed for some years: whether it can be, its new end, and what it costs. */
-final readonly class Renewal
+/** One name that is to be renewed for some years. */
+final readonly class Renewal extends Sale
 {
     /** From so many years on, whoever renews is warned: they outlive everybody's memory (common practice). */
     private const VERY_LONG = 10;
@@ -35,22 +33,32 @@ final readonly class Renewal
      * @param  list<Finding>  $seenOutside  where the outside says otherwise, with what that does to it
      */
     public function __construct(
-        public Lifecycle $life,
+        Lifecycle $life,
         public int $years,
-        public ?Rate $rate,
+        ?Rate $rate,
         public ?Rate $late,
-        public Paying $paying,
-        public ?Waiting $underWay = null,
-        public array $seenOutside = [],
+        Paying $paying,
+        ?Waiting $underWay = null,
+        array $seenOutside = [],
     ) {
+        parent::__construct($life, $rate, $paying, $underWay, $seenOutside);
     }
 
     public function judge(): Readiness
     {
-        return Readiness::of([...$this->aboutTheName(), ...$this->aboutTheTerm(), ...$this->aboutMoney(), ...$this->seenOutside], []);
+        return Readiness::of(
+            [
+                ...$this->aboutTheName(),
+                ...$this->aboutStatuses(),
+                ...$this->aboutTheTerm(),
+                ...$this->aboutBeingLate(),
+                ...$this->aboutMoney(),
+                ...$this->seenOutside,
+            ],
+            [],
+        );
     }
 
-    /** The end of the term that it then has; null: today's is not known. */
     public function endAfter(): ?Instant
     {
         $facts = $this->life->facts;
@@ -58,7 +66,6 @@ final readonly class Renewal
         return $facts->ends === null ? null : Term::extend($facts->created, $facts->ends, 12 * $this->years);
     }
 
-    /** What is paid in the end; null: not known. */
     public function price(): ?Money
     {
         $late = $this->lateRate();
@@ -68,7 +75,6 @@ final readonly class Renewal
         ));
     }
 
-    /** The same before tax, as registries count it. */
     public function fee(): ?Money
     {
         $late = $this->lateRate();
@@ -76,21 +82,6 @@ final readonly class Renewal
         return $this->rate === null ? null : ($late === null ? $this->rate->net($this->years) : $this->rate->net($this->years)->plus(
             $late->net(),
         ));
-    }
-
-    /**
-     * What is paid in the end where its registrar charged another fee than agreed.
-     *
-     * @param  Money  $fee  before tax, as registries count it
-     */
-    public function paid(Money $fee): Money
-    {
-        return match (true) {
-            $this->rate === null, $fee->currency !== $this->rate->net->currency => $fee,
-            // Of a late fee the tax can be another.
-            $this->fee()?->equals($fee) === true => $this->price() ?? $fee,
-            default => $fee->withTax($this->rate->taxPercent),
-        };
     }
 
     /** What is asked on top today; null: nothing. */
@@ -102,29 +93,11 @@ final readonly class Renewal
     }
 
     /** @return list<Finding> */
-    private function aboutTheName(): array
+    private function aboutStatuses(): array
     {
-        $facts = $this->life->facts;
-        $findings = [];
-        if (! $this->paying->isOurs) {
-            $findings[] = Finding::of(MovementFinding::NoAccess, Effect::Stops, null, account: $this->paying->account);
-        }
-        if ($this->underWay !== null) {
-            $findings[] = Finding::of(
-                RenewalFinding::UnderWay,
-                Effect::Stops,
-                null,
-                docket: $this->underWay->docket,
-                by: $this->underWay->by,
-            );
-        } elseif ($facts->has(Status::PendingTransfer)) {
-            $findings[] = Finding::of(RenewalFinding::AlreadyMoving, Effect::Stops);
-        }
-        if ($facts->has(Status::ClientRenewProhibited, Status::ServerRenewProhibited, Status::PendingRenew)) {
-            $findings[] = Finding::of(RenewalFinding::Prohibited, Effect::Stops);
-        }
-
-        return $findings;
+        return $this->life->facts->has(Status::ClientRenewProhibited, Status::ServerRenewProhibited, Status::PendingRenew)
+            ? [Finding::of(RenewalFinding::Prohibited, Effect::Stops)]
+            : [];
     }
 
     /** @return list<Finding> */
@@ -204,41 +177,10 @@ final readonly class Renewal
     }
 
     /** @return list<Finding> */
-    private function aboutMoney(): array
+    private function aboutBeingLate(): array
     {
-        $sum = $this->price();
-        if ($sum === null) {
-            // A registrar that is told what it may charge can't be told; a person sees it before they pay.
-            return [
-                Finding::of(
-                    RenewalFinding::PriceNotKnown,
-                    $this->paying->isTold ? Effect::NotKnown : Effect::Worth,
-                    null,
-                    registrar: $this->paying->registrar,
-                ),
-            ];
-        }
-        $findings = [];
         $late = $this->lateRate();
-        if ($late !== null) {
-            $findings[] = Finding::of(RenewalFinding::LatePrice, Effect::Worth, null, sum: $late->gross());
-        }
-        $lacks = $this->paying->lacks($sum);
-        if ($lacks !== null) {
-            $findings[] = Finding::of(RenewalFinding::BalanceLacks, Effect::Stops, null, account: $this->paying->account, sum: $lacks);
-        } elseif ($this->paying->from === PaidFrom::Balance && $this->paying->left?->currency !== $sum->currency) {
-            $findings[] = Finding::of(RenewalFinding::BalanceNotKnown, Effect::Worth, null, account: $this->paying->account);
-        }
-        if ($this->paying->from === PaidFrom::Card && $this->paying->cardEnds?->hasComeAt($this->life->now) === true) {
-            $findings[] = Finding::of(
-                RenewalFinding::CardExpired,
-                Effect::Stops,
-                null,
-                account: $this->paying->account,
-                on: $this->paying->cardEnds,
-            );
-        }
 
-        return $findings;
+        return $late === null ? [] : [Finding::of(RenewalFinding::LatePrice, Effect::Worth, null, sum: $late->gross())];
     }
 }

@@ -34,6 +34,13 @@ enum RenewalFinding: string implements FindingTag
     case MeantToLapse = 'meant_to_lapse';
     /** Ten years outlive everybody's memory (common practice). */
     case VeryLong = 'very_long';
+    case NotDeleted = 'not_deleted';
+    /** By the days that its registry commonly takes it should be deleted; nothing that was seen proves it. */
+    case MaybeNotDeleted = 'maybe_not_deleted';
+    /** RFC 3915 §3.1: pendingRestore. */
+    case BeingRestored = 'being_restored';
+    case RestoreBy = 'restore_by';
+    case YearOnTop = 'year_on_top';
 
     public static function area(): string
     {
@@ -45,26 +52,26 @@ enum RenewalFinding: string implements FindingTag
         return match ($this) {
             self::UnderWay => ['docket', 'by'],
             self::MaybeRenewed => ['ended'],
-            self::TooEarly => ['until'],
+            self::TooEarly, self::RestoreBy => ['until'],
             self::TooFarAhead => ['until', 'years'],
             self::TooManyYears, self::TooFewYears, self::VeryLong => ['years'],
-            self::PriceNotKnown => ['registrar'],
+            self::PriceNotKnown, self::YearOnTop => ['registrar'],
             self::LatePrice => ['sum'],
             self::BalanceLacks => ['account', 'sum'],
             self::BalanceNotKnown => ['account'],
             self::CardExpired => ['account', 'on'],
             self::RenewsItself => ['at'],
             self::MeantToLapse => ['ends'],
-            self::AlreadyMoving, self::Prohibited, self::GoneForGood => [],
+            self::AlreadyMoving, self::Prohibited, self::GoneForGood, self::NotDeleted, self::MaybeNotDeleted, self::BeingRestored => [],
         };
     }
 
     public function cost(): Cost
     {
         return match ($this) {
-            self::GoneForGood => Cost::NameLost,
+            self::GoneForGood, self::RestoreBy => Cost::NameLost,
             self::UnderWay, self::AlreadyMoving => Cost::MovementFails,
-            self::TooEarly, self::TooFarAhead, self::TooManyYears, self::TooFewYears, self::VeryLong => Cost::Attention,
+            self::TooEarly, self::TooFarAhead, self::TooManyYears, self::TooFewYears, self::VeryLong, self::NotDeleted => Cost::Attention,
             default => Cost::Money,
         };
     }
@@ -73,7 +80,7 @@ enum RenewalFinding: string implements FindingTag
     {
         return match ($this) {
             self::UnderWay, self::AlreadyMoving, self::TooEarly, self::TooFarAhead => Actor::Time,
-            self::Prohibited => Actor::Registrar,
+            self::Prohibited, self::BeingRestored => Actor::Registrar,
             default => Actor::House,
         };
     }
@@ -82,9 +89,10 @@ enum RenewalFinding: string implements FindingTag
     {
         return match ($this) {
             self::UnderWay => Cure::SeeDocket,
-            self::AlreadyMoving, self::Prohibited, self::MaybeRenewed => Cure::LookAtRecord,
+            self::AlreadyMoving, self::Prohibited, self::MaybeRenewed, self::MaybeNotDeleted, self::BeingRestored => Cure::LookAtRecord,
             self::GoneForGood, self::TooManyYears, self::TooFewYears => Cure::LeaveOut,
             self::TooEarly, self::TooFarAhead => Cure::Wait,
+            self::NotDeleted => Cure::RenewFirst,
             self::BalanceLacks => Cure::TopUp,
             self::CardExpired => Cure::OtherCard,
             self::MeantToLapse => Cure::ChangeIntent,

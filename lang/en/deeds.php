@@ -49,6 +49,31 @@ return [
         'other_end' => 'It now ends on :ends, not on :expected as we worked out: ask :registrar why.',
         'other_charge' => ':registrar charged :charged, more than the :agreed that was agreed: ask them for the difference.',
     ],
+    'restore' => [
+        'title' => 'Restore',
+        'headline' => '{1} Restore one name|[0,*] Restore :names names',
+        'one_line' => 'restore',
+        'why' => 'Why it was deleted',
+        'why_said' => 'Its registry wants a report with the reason (RFC 3915).',
+        'reasons' => [
+            'forgotten' => 'The registrant overlooked the expiry',
+            'not_asked' => 'The registrant was not asked in time',
+            'money' => 'The account had too little money',
+            'mistake' => 'It was deleted by mistake',
+        ],
+        // As the registry is told.
+        'reported' => [
+            'forgotten' => 'The registrant overlooked the expiry of the name and wants to keep it.',
+            'not_asked' => 'The registrant was not asked in time and wants to keep the name.',
+            'money' => 'The renewal could not be paid in time; the registrant wants to keep the name.',
+            'mistake' => 'The name was deleted by mistake.',
+        ],
+        'explained' => 'For names that are deleted and in redemption. Before anything is paid you see the last day, the price with tax, '
+            .'and the expiry that each has afterwards.',
+        'after' => 'This pays, and can’t be undone. Where the registrar takes commands, the restore is ordered with the price that you '
+            .'see, and the report that the registry wants follows by itself. Elsewhere a slip says what to do.',
+        'slip_reason' => 'Reason, for the report',
+    ],
     'record_renewal' => [
         'title' => 'Record a renewal',
         'headline' => '{1} Record the renewal of one name, :years|[0,*] Record the renewal of :names names, :years',

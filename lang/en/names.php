@@ -141,6 +141,7 @@ return [
         'docket' => 'Docket :docket',
         'renewal' => 'Renewal',
         'no_longer_possible' => 'No longer possible',
+        'restore' => 'Restore',
         'only_after_a_restore' => 'Only after a restore',
         'its_expiry_is_not_known' => 'its expiry is not known',
         'not_before' => 'not before :renewable_from',

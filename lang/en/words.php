@@ -268,6 +268,7 @@ return [
             'otherwise' => 'it completes by itself five days after it was requested',
         ],
         'renew' => ['do' => 'Renew these names', 'otherwise' => 'they expire'],
+        'restore' => ['do' => 'Restore these names, with the reason for the registry', 'otherwise' => 'they are lost'],
         'auto_renew_on' => ['do' => 'Turn on auto-renew for these names', 'otherwise' => 'they expire'],
         'auto_renew_off' => ['do' => 'Turn off auto-renew for these names', 'otherwise' => 'they are charged for'],
         'registrant' => [

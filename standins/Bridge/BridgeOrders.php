@@ -66,6 +66,7 @@ final readonly class BridgeOrders
             'records' => $this->records($name, $order->texts('records')),
             'disclose' => $this->disclose($name, $order->texts('shown')),
             'renew' => $this->renew($account, $name, $order),
+            'restore' => $this->restore($account, $name, $order),
             'transfer' => $this->transfer($account, $name, $order),
             'cancel_transfer' => $this->endTransfer($name, 'clientCancelled', $name->transfer?->to === $account->number),
             'approve_transfer' => $this->endTransfer($name, 'clientApproved', $isHere),
@@ -129,6 +130,40 @@ final readonly class BridgeOrders
         $name->renewed = $this->world->now();
         $name->change(['ok', 'autoRenewPeriod'], ['renewPeriod']);
 
+        return self::paid($account, $ends, $price);
+    }
+
+    /**
+     * The registrar makes the report itself.
+     *
+     * @return array{state: 'done'|'refused', reason?: string, ends?: string, charged?: array{amount: string, currency: string},
+     *     balance?: array{amount: string, currency: string}}
+     */
+    private function restore(Account $account, Registered $name, JsonNode $order): array
+    {
+        $price = Prices::of('restore', $name->name);
+        $fee = $order->nodeOrNull('fee');
+        $why = match (true) {
+            ! $name->has('redemptionPeriod') => 'It is not in redemption.',
+            $fee !== null && (int) round(100 * (float) $fee->text('amount')) < $price => 'It costs '.Prices::written($price).'.',
+            $account->balance < $price => 'The account holds too little.',
+            default => null,
+        };
+        if ($why !== null) {
+            return self::refused($why);
+        }
+        $this->world->till->take($account, $price);
+        $name->restore($this->world->now());
+
+        return self::paid($account, $name->ends ?? 0, $price);
+    }
+
+    /**
+     * @return array{state: 'done', ends: string, charged: array{amount: string, currency: string},
+     *     balance: array{amount: string, currency: string}}
+     */
+    private static function paid(Account $account, int $ends, int $price): array
+    {
         return [
             'state' => 'done',
             'ends' => gmdate('Y-m-d\TH:i:s\Z', $ends),

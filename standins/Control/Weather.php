@@ -28,11 +28,14 @@ enum Weather: string
     /** What the next answer of a place meets; each time counts one down. */
     public static function now(Store $store, Place $place): self
     {
-        [$times, $weather] = self::standing($store, $place);
+        [$times, $weather, $after] = self::standing($store, $place);
         if ($times <= 0 || $weather === self::OthersCertificate) {
             return self::Fair;
         }
-        self::put($store, $place, $weather, $times - 1);
+        self::put($store, $place, $weather, $after > 0 ? $times : $times - 1, max(0, $after - 1));
+        if ($after > 0) {
+            return self::Fair;
+        }
 
         return $weather;
     }
@@ -49,21 +52,22 @@ enum Weather: string
         return true;
     }
 
-    public function set(Store $store, Place $place, int $times): void
+    /** @param  int  $after  so many answers go well before */
+    public function set(Store $store, Place $place, int $times, int $after = 0): void
     {
-        self::put($store, $place, $this, $times);
+        self::put($store, $place, $this, $times, $after);
     }
 
-    /** @return array{int, self} */
+    /** @return array{int, self, int} */
     private static function standing(Store $store, Place $place): array
     {
-        [$times, $weather] = [...explode(' ', $store->told("weather of {$place->value}") ?? '', 2), ''];
+        [$times, $after, $weather] = [...explode(' ', $store->told("weather of {$place->value}") ?? '', 3), '', ''];
 
-        return [(int) $times, self::tryFrom($weather) ?? self::Fair];
+        return [(int) $times, self::tryFrom($weather) ?? self::Fair, (int) $after];
     }
 
-    private static function put(Store $store, Place $place, self $weather, int $times): void
+    private static function put(Store $store, Place $place, self $weather, int $times, int $after = 0): void
     {
-        $store->tell("weather of {$place->value}", "{$times} {$weather->value}");
+        $store->tell("weather of {$place->value}", "{$times} {$after} {$weather->value}");
     }
 }

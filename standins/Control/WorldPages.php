@@ -93,7 +93,7 @@ final readonly class WorldPages
                 ),
             ),
             '/heard' => HttpResponse::json($this->world->store->heard($form['account'] ?? '')),
-            '/weather' => $this->weather($form['weather'] ?? '', $form['place'] ?? Place::Gate->value, (int) ($form['times'] ?? 1)),
+            '/weather' => $this->weather($form),
             '/mailbox' => $this->mailbox($form),
             '/write' => $this->written($form),
             '/pay' => $this->paidIn($form['account'] ?? '', $form['amount'] ?? ''),
@@ -163,9 +163,15 @@ final readonly class WorldPages
         return $this->back();
     }
 
-    private function weather(string $weather, string $place, int $times): HttpResponse
+    /** @param  array<string, string>  $form */
+    private function weather(array $form): HttpResponse
     {
-        Weather::from($weather)->set($this->world->store, Place::from($place), max(0, min(1000, $times)));
+        Weather::from($form['weather'] ?? '')->set(
+            $this->world->store,
+            Place::from($form['place'] ?? Place::Gate->value),
+            max(0, min(1000, (int) ($form['times'] ?? 1))),
+            max(0, min(1000, (int) ($form['after'] ?? 0))),
+        );
 
         return $this->back();
     }
@@ -301,7 +307,8 @@ final readonly class WorldPages
                 <form method=post action=/weather>{$key}
                 <p><label>What befalls the next answers <select name=weather>{$weathers}</select></label>
                 <label>of <select name=place>{$places}</select></label>
-                <label>so many times <input name=times value=1 size=4></label> <button>Set</button></p></form>
+                <label>so many times <input name=times value=1 size=4></label>
+                <label>after so many that go well <input name=after value=0 size=4></label> <button>Set</button></p></form>
                 <h2>Mailboxes</h2>
                 <form method=post action=/mailbox>{$key}<p><label>Mailbox <input name=address required size=30></label>
                 <label>from now on <select name=habit>{$habits}</select></label>

@@ -8,8 +8,8 @@ use Acre\Wire\Epp\EppCode;
 use Acre\Wire\Epp\EppNamespace;
 use Acre\Wire\Epp\EppWriter;
 use Acre\Wire\Xml\XmlNode;
+use Closure;
 use Standin\Registry\Account;
-use Standin\Registry\EndHabit;
 use Standin\Registry\Prices;
 use Standin\Registry\Registered;
 use Standin\World;
@@ -36,7 +36,7 @@ final readonly class DomainUpdates
         $name = $this->on->own($object);
         $restore = $this->on->extension(EppNamespace::Grace, 'update')?->child(EppNamespace::Grace->value, 'restore');
         if ($restore !== null) {
-            return $this->restore($name, $restore->attribute('op') ?? '');
+            return $this->restore($name, $restore);
         }
         $own = $this->on->extension(EppNamespace::Account, 'update');
         $handover = $own?->childOrNull(EppNamespace::Account->value, 'handover');
@@ -112,35 +112,55 @@ final readonly class DomainUpdates
         return EppAnswer::done();
     }
 
-    /** RFC 3915 §4.2.5; the report that real registries want beside is not asked for here. */
-    private function restore(Registered $name, string $op): EppAnswer
+    /** RFC 3915 §4.2.5: the request, which is paid, and then the report, without which it goes back into redemption. */
+    private function restore(Registered $name, XmlNode $restore): EppAnswer
     {
-        if ($op !== 'request') {
-            throw EppRefusal::because(EppCode::StatusProhibits, 'No report is awaited.');
+        if ($restore->attribute('op') === 'report') {
+            return $this->report($name, $restore->childOrNull(EppNamespace::Grace->value, 'report'));
         }
         if (! $name->has('redemptionPeriod')) {
             throw EppRefusal::because(EppCode::StatusProhibits, 'It is not in redemption.');
         }
         $charged = $this->on->charge('update', Prices::of('restore', $name->name));
-        $name->change(['redemptionPeriod', 'pendingDelete'], []);
-        $name->stage = null;
-        // With the year that its deletion took back, which the price holds.
-        while ($name->ends !== null && $name->ends <= ($now = $this->world->now())) {
-            $name->ends = EndHabit::yearAfter($name->ends);
-            $name->renewed = $now;
-            $name->change([], ['renewPeriod']);
-        }
+        $name->change(['redemptionPeriod'], ['pendingRestore']);
+        $name->stage = $this->world->now();
         $this->world->change($name);
-        if ($name->grace() === []) {
-            return EppAnswer::done(null, $charged);
-        }
 
-        return EppAnswer::done(null, function (EppWriter $to) use ($name, $charged): void {
-            $to->object(EppNamespace::Grace, 'upData', fn (EppWriter $to) => $to->sign('rgp:rgpStatus', ['s' => $name->grace()[0]]));
-            if ($charged !== null) {
-                $charged($to);
+        return $this->graceTold($name, $charged);
+    }
+
+    private function report(Registered $name, ?XmlNode $report): EppAnswer
+    {
+        if (! $name->has('pendingRestore')) {
+            throw EppRefusal::because(EppCode::StatusProhibits, 'No report is awaited.');
+        }
+        $grace = EppNamespace::Grace->value;
+        $said = fn (string $part): bool => trim($report?->childOrNull($grace, $part)?->text() ?? '') !== '';
+        foreach (['preData', 'postData', 'delTime', 'resTime', 'resReason'] as $part) {
+            if (! $said($part)) {
+                throw EppRefusal::because(EppCode::MissingParameter, "The report says nothing of {$part}.");
             }
-        });
+        }
+        if (count($report?->children($grace, 'statement') ?? []) < 2) {
+            throw EppRefusal::because(EppCode::MissingParameter, 'The report makes two statements.');
+        }
+        $name->restore($this->world->now());
+        $this->world->change($name);
+
+        return $this->graceTold($name, null);
+    }
+
+    /** @param  (Closure(EppWriter): mixed)|null  $charged */
+    private function graceTold(Registered $name, ?Closure $charged): EppAnswer
+    {
+        return $name->grace() === []
+            ? EppAnswer::done(null, $charged)
+            : EppAnswer::done(null, function (EppWriter $to) use ($name, $charged): void {
+                $to->object(EppNamespace::Grace, 'upData', fn (EppWriter $to) => $to->sign('rgp:rgpStatus', ['s' => $name->grace()[0]]));
+                if ($charged !== null) {
+                    $charged($to);
+                }
+            });
     }
 
     private function handOver(Registered $name, XmlNode $handover): EppAnswer

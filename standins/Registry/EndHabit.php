@@ -29,6 +29,8 @@ enum EndHabit
 
         return match (true) {
             $name->has('redemptionPeriod') => $since + 30 * $day,
+            // So long a report is awaited (RFC 3915 §3.1; the days are its common practice).
+            $name->has('pendingRestore') => $since + 7 * $day,
             $name->has('pendingDelete') => $since + 5 * $day,
             $name->has('autoRenewPeriod') => $since + ($name->autoRenew ? 45 : 30) * $day,
             default => $name->ends,
@@ -50,6 +52,9 @@ enum EndHabit
             }
         } elseif ($name->has('redemptionPeriod')) {
             $name->change(['redemptionPeriod'], ['pendingDelete']);
+            $name->stage = $at;
+        } elseif ($name->has('pendingRestore')) {
+            $name->change(['pendingRestore'], ['redemptionPeriod']);
             $name->stage = $at;
         } elseif ($name->has('pendingDelete')) {
             return null;

@@ -139,7 +139,7 @@ final class Registered
     {
         $statuses = array_values(array_diff($this->statuses, self::GRACE, ['ok']));
         // What can only be restored is to be deleted, whoever told of it (RFC 3915 §3.1).
-        if ($this->has('redemptionPeriod') && ! in_array('pendingDelete', $statuses, true)) {
+        if ($this->isInRedemption() && ! in_array('pendingDelete', $statuses, true)) {
             $statuses[] = 'pendingDelete';
         }
         if ($this->servers === []) {
@@ -175,6 +175,24 @@ final class Registered
         $this->change(['ok', 'autoRenewPeriod', 'renewPeriod', 'transferPeriod'], ['pendingDelete', 'redemptionPeriod']);
     }
 
+    /** RFC 3915 §3.1: it is kept, with the year that its deletion took back, which the price holds (common practice). */
+    public function restore(int $at): void
+    {
+        $this->change(['redemptionPeriod', 'pendingRestore', 'pendingDelete'], []);
+        $this->stage = null;
+        while ($this->ends !== null && $this->ends <= $at) {
+            $this->ends = EndHabit::yearAfter($this->ends);
+            $this->renewed = $at;
+            $this->change([], ['renewPeriod']);
+        }
+    }
+
+    /** Whether it is deleted, and can be restored or is being restored. */
+    private function isInRedemption(): bool
+    {
+        return $this->has('redemptionPeriod') || $this->has('pendingRestore');
+    }
+
     /** The end of what its registrar was paid for: in the grace after its end the registry is a year ahead. */
     public function paidUntil(): ?int
     {
@@ -205,7 +223,7 @@ final class Registered
         return $this->servers !== [] &&
             ! $this->has('clientHold') &&
             ! $this->has('serverHold') &&
-            ! $this->has('redemptionPeriod') &&
+            ! $this->isInRedemption() &&
             ! $this->has('pendingDelete');
     }
 }

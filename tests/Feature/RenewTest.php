@@ -6,10 +6,8 @@ namespace Tests\Feature;
 
 use Acre\Core\Lifecycle\Intent;
 use Acre\Core\Time\Instant;
-use Acre\Core\Time\Span;
 use App\Actions\Deeds\EndLines;
 use App\Actions\Money\AskAutoRenew;
-use App\Actions\Orders\SendOrders;
 use App\Jobs\WorkGate;
 use App\Models\Account;
 use App\Models\Docket;
@@ -23,10 +21,6 @@ use App\Models\Price;
 use App\Models\Registrar;
 use App\Models\Registration;
 use App\Models\RenewSetting;
-use App\Models\Secret;
-use App\Outside\Registrar\GatePin;
-use App\Outside\Registrar\Gates;
-use App\Queries\Money\Purses;
 use App\Support\Row;
 use App\Support\TradeClock;
 use Illuminate\Support\Facades\DB;
@@ -38,43 +32,7 @@ use Tests\TestCase;
 #[Group('world')]
 final class RenewTest extends TestCase
 {
-    use PressesDeeds;
-    use Worldly;
-
-    private House $house;
-
-    /** By wire, by bridge, by slip. */
-    private Account $wire;
-
-    private Account $bridge;
-
-    private Account $slip;
-
-    protected function setUp(): void
-    {
-        parent::setUp();
-        $this->world();
-        config(['outside.gate_seconds' => 2.0]);
-        $this->app->forgetInstance(Gates::class);
-        $this->house = new House(['link' => 'wire', 'gate' => 'epp.skerry.example:700']);
-        $oriel = $this->registrar('Oriel Names', ['link' => 'bridge', 'gate' => 'bridge.oriel-names.example:443']);
-        $pellbridge = $this->registrar('Pellbridge', []);
-        foreach (['the gate', 'the bridge'] as $place) {
-            $this->world->weather('fair', 0, $place);
-        }
-        $trial = self::$trials++.'-'.getmypid();
-        $this->wire = $this->account("RW-{$trial}", $this->house->skerry, 'skerry', 150_00);
-        $this->bridge = $this->account("RB-{$trial}", $oriel, 'oriel', 150_00);
-        $this->slip = $this->house->account("RS-{$trial}", null, $pellbridge);
-        $this->actingAs($this->house->steward);
-    }
-
-    protected function tearDown(): void
-    {
-        $this->world->weather('fair', 0, 'the bridge');
-        $this->world->weather('fair', 0);
-        parent::tearDown();
-    }
+    use ThreeAccounts;
 
     public function test_forty_names_of_three_accounts_in_one_deed(): void
     {
@@ -100,7 +58,11 @@ final class RenewTest extends TestCase
             app()->call([new WorkGate($account->id), 'handle']);
         }
         self::assertSame(30, DocketLine::query()->where('state', LineState::Done)->count());
-        $this->get("/dockets/{$docket->id}")->assertOk()->assertSee('Renew these names')->assertSee('Costs £396.00 with tax.')->assertSee('£99.00');
+        $this->get("/dockets/{$docket->id}")
+            ->assertOk()
+            ->assertSee('Renew these names')
+            ->assertSee('Costs £396.00 with tax.')
+            ->assertSee('£99.00');
         app(EndLines::class)->done($this->house->steward, $docket, null, Instant::of('2026-10-06'));
         self::assertSame(DocketState::Closed, $docket->refresh()->state);
         self::assertSame(
@@ -231,7 +193,7 @@ final class RenewTest extends TestCase
             $this->again($account);
             self::assertSame(OrderState::Done, $order->refresh()->state, $place);
             self::assertSame('2029-11-02', $this->ends($name), 'two years, and not four');
-            $this->ask($account);
+            $this->work($account);
             self::assertSame('130.20', $this->left($account), $place);
             self::assertSame(1, DB::table('ledger')->where('name_id', $name->id)->count());
         }
@@ -309,7 +271,7 @@ final class RenewTest extends TestCase
 
     public function test_two_deeds_never_spend_the_same_money(): void
     {
-        $this->ask($this->wire);
+        $this->work($this->wire);
         DB::insert(
             "INSERT INTO balances (account_id, amount, currency, said_on, source, said_by)
                 VALUES (?, 25, 'GBP', '2026-10-06T09:30:00Z', 'hand', ?)",
@@ -355,99 +317,6 @@ final class RenewTest extends TestCase
         self::assertSame(LineState::Done, $line->state);
         self::assertStringContainsString('not on 29 Feb 2028', (string) $line->reason);
         $this->get("/dockets/{$line->docket_id}")->assertSee('not on 29 Feb 2028');
-    }
-
-    private function registration(Name $name): Registration
-    {
-        return Registration::query()->where('name_id', $name->id)->sole();
-    }
-
-    private function ends(Name $name): ?string
-    {
-        return $this->registration($name)->ends_on?->date();
-    }
-
-    private function left(Account $account): string
-    {
-        return (string) app(Purses::class)->of([$account->id])[$account->id]->left()?->decimal();
-    }
-
-    private function ask(Account $account): void
-    {
-        app()->call([new WorkGate($account->id), 'handle']);
-    }
-
-    private function again(Account $account): void
-    {
-        DB::update('UPDATE orders SET not_before = clock_timestamp()');
-        app(SendOrders::class)->handle($account->id);
-    }
-
-    /** @param  array<string, mixed>  $terms */
-    private function registrar(string $name, array $terms): Registrar
-    {
-        $registrar = Registrar::query()->create(['name' => $name, ...$terms]);
-        Price::query()->create([
-            'registrar_id' => $registrar->id,
-            'suffix' => 'com',
-            'action' => 'renew',
-            'amount' => '9.90',
-            'currency' => 'GBP',
-            'span' => Span::since(Instant::of('2020-01-01')),
-        ]);
-
-        return $registrar;
-    }
-
-    private function account(string $number, Registrar $registrar, string $at, int $balance): Account
-    {
-        $account = $this->house->account($number, null, $registrar);
-        $secret = Secret::query()->create(['kind' => 'gate_password', 'about' => 'a trial', 'value' => "r {$number}"]);
-        $account->update(['gate_secret_id' => $secret->id, 'gate_for' => GatePin::of($registrar->refresh())]);
-        $this->world->add([
-            'names' => [],
-            'hosts' => [],
-            'moods' => [],
-            'zones' => [],
-            'accounts' => [[
-                'number' => $number,
-                'registrar' => $at,
-                'login' => (string) $account->login,
-                'mailbox' => 'a@b.example',
-                'password' => "r {$number}",
-                'balance' => $balance,
-            ]],
-        ]);
-
-        return $account;
-    }
-
-    /**
-     * @param  array<string, mixed>  $otherwise  at its registry
-     * @param  array<string, mixed>  $facts  in our books
-     */
-    private function held(Account $account, array $otherwise = [], array $facts = []): Name
-    {
-        $ascii = 'renew-'.self::$trials++.'-'.getmypid().'.com';
-        $this->world->add([
-            'hosts' => [],
-            'moods' => [],
-            'zones' => [],
-            'names' => [
-                self::atRegistry($ascii, [], $otherwise + [
-                    'registrar' => $account->is($this->wire) ? 'skerry' : 'oriel',
-                    'account' => $account->number,
-                    'ends' => Instant::of('2027-11-02')->epoch,
-                ]),
-            ],
-        ]);
-
-        return $this->house->name($ascii, $account, facts: $facts);
-    }
-
-    private function work(Account $account): void
-    {
-        app()->call([new WorkGate($account->id), 'handle']);
     }
 
     /**

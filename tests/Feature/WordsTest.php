@@ -44,6 +44,7 @@ use App\Console\Findings;
 use App\Models\DocketState;
 use App\Models\LineState;
 use App\Models\Role;
+use App\Outside\Registrar\OrderKind;
 use App\Queries\Names\CaseFiles;
 use App\Support\Dates;
 use App\Support\HouseSettings;
@@ -83,6 +84,7 @@ final class WordsTest extends TestCase
                 'words.line_state.' => LineState::cases(),
                 'words.role.' => Role::cases(),
                 'imports.field.' => ImportField::cases(),
+                'outside.order_kind.' => OrderKind::cases(),
                 'names.' => NameFinding::cases(),
             ] as $area => $cases
         ) {

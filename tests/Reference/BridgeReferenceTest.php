@@ -25,6 +25,7 @@ use App\Outside\Registrar\Orders\ReplaceRecords;
 use App\Outside\Registrar\Orders\ReplaceRegistrant;
 use App\Outside\Registrar\Orders\ReplaceServers;
 use App\Outside\Registrar\Orders\RequestCode;
+use App\Outside\Registrar\Orders\Restore;
 use App\Outside\Registrar\Orders\SwitchAutoRenew;
 use App\Outside\Registrar\Orders\SwitchLock;
 use App\Outside\Registrar\Orders\TransferIn;
@@ -120,6 +121,7 @@ final class BridgeReferenceTest extends TestCase
             OrderKind::Transfer => new TransferIn($id, $name, 'Xy7-k2pQ', ['9.90', 'GBP']),
             OrderKind::CancelTransfer => new CancelTransfer($id, $name),
             OrderKind::Renew => new Renew($id, $name, Instant::of('2027-11-02'), 2, ['19.80', 'GBP']),
+            OrderKind::Restore => new Restore($id, $name, Instant::of('2026-10-01'), 'Deleted by mistake.', ['86.00', 'GBP']),
             OrderKind::ApproveTransfer, OrderKind::RefuseTransfer => new AnswerTransfer($id, $name, $kind === OrderKind::ApproveTransfer),
             OrderKind::Registrant => new ReplaceRegistrant($id, $name, self::holder()),
         };

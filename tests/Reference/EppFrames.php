@@ -25,6 +25,7 @@ use Acre\Wire\Epp\Command\KeyChange;
 use Acre\Wire\Epp\Command\Login;
 use Acre\Wire\Epp\Command\Logout;
 use Acre\Wire\Epp\Command\Poll;
+use Acre\Wire\Epp\Command\RestoreReport;
 use Acre\Wire\Epp\Command\Transfer;
 use Acre\Wire\Epp\Command\TransferStep;
 use Acre\Wire\Epp\Data\PostalInfo;
@@ -77,6 +78,16 @@ trait EppFrames
                 '2BARfoo',
             ),
             new DomainUpdate('example.com', restore: true),
+            new DomainUpdate('example.com', restore: true, fee: new AgreedFee('5.00', 'USD')),
+            // Its own “other” is left out: whatever it would say stands in the rest.
+            new RestoreReport(
+                'example.com',
+                'Pre-delete registration data goes here. Both XML and free text are allowed.',
+                'Post-restore registration data goes here. Both XML and free text are allowed.',
+                new DateTimeImmutable('2003-07-10T22:00:00Z'),
+                new DateTimeImmutable('2003-07-20T22:00:00Z'),
+                'Registrant error.',
+            ),
             new Check(EppObject::Host, ['ns1.example.com', 'ns2.example.com', 'ns3.example.com']),
             new HostInfo('ns1.example.com'),
             new Delete(EppObject::Host, 'ns1.example.com'),

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Tests\Reference;
 
 use Acre\Wire\Epp\Command\Check;
+use Acre\Wire\Epp\Command\DomainUpdate;
+use Acre\Wire\Epp\Command\RestoreReport;
 use Acre\Wire\Epp\Data\Availability;
 use Acre\Wire\Epp\Data\ContactData;
 use Acre\Wire\Epp\Data\DomainData;
@@ -61,6 +63,29 @@ final class EppReferenceTest extends TestCase
             $theirs = array_map(self::plain(...), Published::frames($rfc, 'C'));
             self::assertGreaterThanOrEqual($atLeast, count(array_intersect($ours, $theirs)), "RFC {$rfc}");
         }
+    }
+
+    /** Source: RFC 3915 §4.2.5, the request and the report of a restore; what the report says under “other” is optional, and left out. */
+    public function test_a_restore_is_as_its_rfc_has_it(): void
+    {
+        $ours = array_map(
+            fn (EppCommand $command): string => self::plain(EppFrame::command($command, 'ABC-12345')),
+            array_values(array_filter(
+                self::commands(),
+                fn (EppCommand $command): bool => $command instanceof DomainUpdate || $command instanceof RestoreReport,
+            )),
+        );
+        $theirs = array_map(
+            // Its texts are broken to fit the page.
+            fn (string $frame): string => (string) preg_replace(
+                '/\s+/',
+                ' ',
+                self::plain((string) preg_replace('~<rgp:other>.*?</rgp:other>~s', '', $frame)),
+            ),
+            array_values(array_filter(Published::frames(3915, 'C'), fn (string $frame): bool => str_contains($frame, 'rgp:restore'))),
+        );
+        self::assertCount(2, array_unique($theirs));
+        self::assertSame([], array_diff($theirs, $ours));
     }
 
     /** Source: the server's frames of RFC 5730, 5731, 3915 and 5910. */

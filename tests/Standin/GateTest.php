@@ -27,6 +27,7 @@ use Acre\Wire\Epp\Command\KeyChange;
 use Acre\Wire\Epp\Command\Login;
 use Acre\Wire\Epp\Command\Logout;
 use Acre\Wire\Epp\Command\Poll;
+use Acre\Wire\Epp\Command\RestoreReport;
 use Acre\Wire\Epp\Command\Transfer;
 use Acre\Wire\Epp\Command\TransferStep;
 use Acre\Wire\Epp\Data\AccountData;
@@ -422,28 +423,43 @@ final class GateTest extends TestCase
         ) {
             self::assertSame(EppCode::StatusProhibits, $talk->say($command)->code(), $command::class);
         }
-        $report =
-            '<rgp:report><rgp:preData>x</rgp:preData><rgp:postData>x</rgp:postData><rgp:delTime>2026-10-06T09:00:00.0Z</rgp:delTime>'
-                .'<rgp:resTime>2026-10-06T09:00:00.0Z</rgp:resTime><rgp:resReason>x</rgp:resReason><rgp:statement>x</rgp:statement>'
-                .'</rgp:report>';
-        self::assertSame(
-            EppCode::StatusProhibits,
-            $talk
-                ->raw(
-                    '<epp xmlns="urn:ietf:params:xml:ns:epp-1.0"><command><update><domain:update '
-                        .'xmlns:domain="urn:ietf:params:xml:ns:domain-1.0"><domain:name>bell.com</domain:name><domain:chg/>'
-                        .'</domain:update></update><extension><rgp:update xmlns:rgp="urn:ietf:params:xml:ns:rgp-1.0"><rgp:restore '
-                        ."op=\"report\">{$report}</rgp:restore></rgp:update></extension></command></epp>",
-                )
-                ->code(),
-            'nobody waits for a report',
+        $report = fn (string $reason = 'Registrant error.'): EppResponse => $talk->say(
+            new RestoreReport('bell.com', 'as it was', 'as it is', new DateTimeImmutable(), new DateTimeImmutable(), $reason),
         );
-        $restored = $restore();
-        self::assertSame([EppCode::Done, null], [$restored->code(), $restored->extension(EppNamespace::Grace, 'upData')], 'no period runs');
+        self::assertSame(EppCode::StatusProhibits, $report()->code(), 'nobody waits for a report');
+        $asked = $restore();
+        self::assertSame([EppCode::Done, 'pendingRestore'], [$asked->code(), self::grace($asked)]);
+        self::assertSame(['pendingDelete', 'pendingRestore'], DomainData::of($talk->say(new DomainInfo('bell.com')))->statuses);
+        self::assertSame(EppCode::StatusProhibits, $restore()->code(), 'asked for already');
+        self::assertSame(EppCode::MissingParameter, $report('')->code());
+        $restored = $report();
+        self::assertSame([EppCode::Done, null], [$restored->code(), self::grace($restored)], 'no period runs');
         self::assertSame(['ok'], DomainData::of($talk->say(new DomainInfo('bell.com')))->statuses);
         // 86.00 of the hundred that the account held.
         $told = $talk->say(new AccountInfo('40718'))->object(EppNamespace::Account, 'infData');
         self::assertSame('14.00', $told->textOf(EppNamespace::Account->value, 'balance'));
+    }
+
+    /** RFC 3915 §3.1: what is not reported goes back, and is paid for again. */
+    public function test_a_restore_without_its_report_goes_back_into_redemption(): void
+    {
+        $talk = $this->gate->session('40718');
+        $talk->say(new Delete(EppObject::Domain, 'bell.com'));
+        $talk->say(new DomainUpdate('bell.com', restore: true));
+        $this->gate->days(6);
+        self::assertContains('pendingRestore', DomainData::of($talk->say(new DomainInfo('bell.com')))->statuses);
+        $this->gate->days(2);
+        self::assertSame(['pendingDelete', 'redemptionPeriod'], DomainData::of($talk->say(new DomainInfo('bell.com')))->statuses);
+        self::assertSame(EppCode::Billing, $talk->say(new DomainUpdate('bell.com', restore: true))->code());
+        $this->gate->days(30);
+        self::assertSame(['pendingDelete'], DomainData::of($talk->say(new DomainInfo('bell.com')))->statuses);
+        $this->gate->days(6);
+        self::assertSame(EppCode::DoesNotExist, $talk->say(new DomainInfo('bell.com'))->code());
+    }
+
+    private static function grace(EppResponse $response): ?string
+    {
+        return $response->extension(EppNamespace::Grace, 'upData')?->child(EppNamespace::Grace->value, 'rgpStatus')->attribute('s');
     }
 
     /** RFC 3915 §3.1: its own renewal a registry takes back with the deletion; that a restored name has it again is common practice. */
@@ -460,14 +476,12 @@ final class GateTest extends TestCase
         self::assertSame(EppCode::Pending, $talk->say(new Delete(EppObject::Domain, 'bell.com'))->code());
         self::assertSame('2027-11-02 pendingDelete redemptionPeriod', $stands());
         $this->gate->days(20);
-        $restored = $talk->say(new DomainUpdate('bell.com', restore: true));
-        self::assertSame(
-            [EppCode::Done, 'renewPeriod'],
-            [
-                $restored->code(),
-                $restored->extension(EppNamespace::Grace, 'upData')?->child(EppNamespace::Grace->value, 'rgpStatus')->attribute('s'),
-            ],
+        $talk->say(new DomainUpdate('bell.com', restore: true));
+        self::assertSame('2027-11-02 pendingDelete pendingRestore', $stands());
+        $restored = $talk->say(
+            new RestoreReport('bell.com', 'as it was', 'as it is', new DateTimeImmutable(), new DateTimeImmutable(), 'Registrant error.'),
         );
+        self::assertSame([EppCode::Done, 'renewPeriod'], [$restored->code(), self::grace($restored)]);
         self::assertSame('2028-11-02 ok renewPeriod', $stands());
         $this->gate->days(60);
         self::assertSame('2028-11-02 ok', $stands());

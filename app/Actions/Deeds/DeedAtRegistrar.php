@@ -68,9 +68,9 @@ abstract class DeedAtRegistrar implements HasPage, ReadsAhead
      * Writes what is now so.
      *
      * @param  array<string, mixed>  $terms
-     * @return string which fact it is
+     * @return list<string> which facts these are
      */
-    abstract protected function write(Registration $registration, HeldCase $file, array $terms): string;
+    abstract protected function write(Registration $registration, HeldCase $file, array $terms): array;
 
     /**
      * The steps, where it takes more than the registrar's one.
@@ -164,16 +164,17 @@ abstract class DeedAtRegistrar implements HasPage, ReadsAhead
             $this->ahead[$file->registrationId] ??
             throw (new ModelNotFoundException())->setModel(Registration::class, [$file->registrationId]);
         unset($this->ahead[$file->registrationId]);
-        $fact = $this->write($registration, $file, $terms);
+        $facts = array_fill_keys($this->write($registration, $file, $terms), true);
         if ($this instanceof Ticked) {
-            $line->was = array_intersect_key($registration->getRawOriginal(), [$fact => true]);
+            $line->was = array_intersect_key($registration->getRawOriginal(), $facts);
         }
         $registration->version++;
         // Ticked off today, it was done about now: for a while the record need not show it.
         $now = $this->clock->now();
+        $at = ($on->agreesWith($now) ? $now : $on)->isoSecond();
         $registration->sources = [
             ...$registration->sources,
-            $fact => ['from' => 'docket', 'docket' => $line->docket_id, 'at' => ($on->agreesWith($now) ? $now : $on)->isoSecond()],
+            ...array_map(fn (): array => ['from' => 'docket', 'docket' => $line->docket_id, 'at' => $at], $facts),
         ];
         $registration->save();
     }

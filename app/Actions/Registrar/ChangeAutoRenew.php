@@ -85,12 +85,12 @@ final class ChangeAutoRenew extends DeedAtRegistrar implements Ticked
             : [];
     }
 
-    protected function write(Registration $registration, HeldCase $file, array $terms): string
+    protected function write(Registration $registration, HeldCase $file, array $terms): array
     {
         $this->settings->set($registration->name_id, $file->account->id, self::isOn($terms), $this->clock->now());
         $registration->intent = self::after($registration->intent, $terms);
 
-        return 'intent';
+        return ['intent'];
     }
 
     protected function inWords(array $terms): array

@@ -217,7 +217,7 @@ final class ChangeDisclosure extends DeedAtRegistrar implements Illustrated, See
         return $change->findings($file->facts->name->suffix(), $file->account->registrarName);
     }
 
-    protected function write(Registration $registration, HeldCase $file, array $terms): string
+    protected function write(Registration $registration, HeldCase $file, array $terms): array
     {
         $told = $this->told($file, $terms);
         $registration->shown = $told->words();
@@ -233,7 +233,7 @@ final class ChangeDisclosure extends DeedAtRegistrar implements Illustrated, See
             )->inOneWord();
         }
 
-        return 'shown';
+        return ['shown'];
     }
 
     protected function inWords(array $terms): array

@@ -152,11 +152,11 @@ final class ChangeKeys extends DeedAtRegistrar implements Illustrated, JudgesByS
         ];
     }
 
-    protected function write(Registration $registration, HeldCase $file, array $terms): string
+    protected function write(Registration $registration, HeldCase $file, array $terms): array
     {
         $registration->delegates = $this->sent;
 
-        return 'delegates';
+        return ['delegates'];
     }
 
     protected function inWords(array $terms): array

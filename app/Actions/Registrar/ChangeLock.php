@@ -91,11 +91,11 @@ final class ChangeLock extends DeedAtRegistrar implements SeenOutside, Ticked
         };
     }
 
-    protected function write(Registration $registration, HeldCase $file, array $terms): string
+    protected function write(Registration $registration, HeldCase $file, array $terms): array
     {
         $registration->lock = self::lock($terms);
 
-        return 'lock';
+        return ['lock'];
     }
 
     protected function inWords(array $terms): array

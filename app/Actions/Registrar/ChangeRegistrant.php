@@ -187,9 +187,9 @@ final class ChangeRegistrant extends DeedAtRegistrar implements NamesPeople, See
         return $this->another->change($file, RegistrantChosen::unpack($terms), $now, $file->waiting?->docket)?->legs() ?? [];
     }
 
-    protected function write(Registration $registration, HeldCase $file, array $terms): string
+    protected function write(Registration $registration, HeldCase $file, array $terms): array
     {
-        return 'registrant';
+        return ['registrant'];
     }
 
     protected function inWords(array $terms): array

@@ -272,11 +272,11 @@ final class ChangeServers extends DeedAtRegistrar implements Illustrated, Judges
         ];
     }
 
-    protected function write(Registration $registration, HeldCase $file, array $terms): string
+    protected function write(Registration $registration, HeldCase $file, array $terms): array
     {
         $registration->servers = $this->target($file, $terms)->hosts();
 
-        return 'servers';
+        return ['servers'];
     }
 
     protected function inWords(array $terms): array

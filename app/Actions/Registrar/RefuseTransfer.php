@@ -93,9 +93,9 @@ final class RefuseTransfer extends DeedAtRegistrar implements SeenOutside
         };
     }
 
-    protected function write(Registration $registration, HeldCase $file, array $terms): string
+    protected function write(Registration $registration, HeldCase $file, array $terms): array
     {
-        return 'transfer';
+        return ['transfer'];
     }
 
     protected function inWords(array $terms): array

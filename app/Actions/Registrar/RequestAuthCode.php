@@ -69,9 +69,9 @@ final class RequestAuthCode extends DeedAtRegistrar
         };
     }
 
-    protected function write(Registration $registration, HeldCase $file, array $terms): string
+    protected function write(Registration $registration, HeldCase $file, array $terms): array
     {
-        return 'code';
+        return ['code'];
     }
 
     protected function inWords(array $terms): array

@@ -91,9 +91,9 @@ final class RestoreServers extends DeedAtRegistrar implements SeenOutside
         };
     }
 
-    protected function write(Registration $registration, HeldCase $file, array $terms): string
+    protected function write(Registration $registration, HeldCase $file, array $terms): array
     {
-        return 'servers';
+        return ['servers'];
     }
 
     protected function inWords(array $terms): array

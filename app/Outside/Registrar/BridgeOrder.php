@@ -13,6 +13,7 @@ use App\Outside\Registrar\Orders\ReplaceKeys;
 use App\Outside\Registrar\Orders\ReplaceRecords;
 use App\Outside\Registrar\Orders\ReplaceRegistrant;
 use App\Outside\Registrar\Orders\ReplaceServers;
+use App\Outside\Registrar\Orders\Restore;
 use App\Outside\Registrar\Orders\TransferIn;
 use JsonSerializable;
 
@@ -42,6 +43,11 @@ final readonly class BridgeOrder implements JsonSerializable
                 'years' => $this->order->years,
                 'fee' => self::fee($this->order->fee),
             ], fn (string|int|array|null $value): bool => $value !== null),
+            $this->order instanceof Restore => array_filter([
+                'deleted' => $this->order->deleted?->isoSecond(),
+                'reason' => $this->order->reason,
+                'fee' => self::fee($this->order->fee),
+            ], fn (string|array|null $value): bool => $value !== null),
             $this->order instanceof ReplaceRegistrant => ['holder' => $this->holder($this->order->holder)],
             default => [],
         };

@@ -30,6 +30,8 @@ enum OrderKind: string
     case RefuseTransfer = 'refuse_transfer';
     /** It runs some years longer. */
     case Renew = 'renew';
+    /** It is deleted and taken back, with the report that its registry wants (RFC 3915). */
+    case Restore = 'restore';
     /** Another legal holder, or another version of the same one's data. */
     case Registrant = 'registrant';
 

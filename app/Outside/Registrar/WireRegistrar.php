@@ -22,6 +22,7 @@ use Acre\Wire\Epp\Command\HostAddresses;
 use Acre\Wire\Epp\Command\HostCreate;
 use Acre\Wire\Epp\Command\KeyChange;
 use Acre\Wire\Epp\Command\Poll;
+use Acre\Wire\Epp\Command\RestoreReport;
 use Acre\Wire\Epp\Command\Transfer;
 use Acre\Wire\Epp\Command\TransferStep;
 use Acre\Wire\Epp\Data\AccountData;
@@ -57,6 +58,7 @@ use App\Outside\Registrar\Orders\ReplaceKeys;
 use App\Outside\Registrar\Orders\ReplaceRegistrant;
 use App\Outside\Registrar\Orders\ReplaceServers;
 use App\Outside\Registrar\Orders\RequestCode;
+use App\Outside\Registrar\Orders\Restore;
 use App\Outside\Registrar\Orders\SwitchAutoRenew;
 use App\Outside\Registrar\Orders\SwitchLock;
 use App\Outside\Registrar\Orders\TransferIn;
@@ -66,6 +68,9 @@ use LogicException;
 final readonly class WireRegistrar implements Registrar
 {
     private const LOCK = 'clientTransferProhibited';
+
+    /** What a name carries until it is kept again (RFC 3915 §3.1). */
+    private const DELETED = ['redemptionPeriod', 'pendingRestore', 'pendingDelete'];
 
     /** Messages that are taken in one go. */
     private const MOST = 500;
@@ -78,7 +83,11 @@ final readonly class WireRegistrar implements Registrar
     {
         return $this->reading(
             $account,
-            fn (): Answer => $order instanceof RequestCode ? $this->code($account, $order) : $this->tell($account, $order),
+            fn (): Answer => match (true) {
+                $order instanceof RequestCode => $this->code($account, $order),
+                $order instanceof Restore => $this->restore($account, $order),
+                default => $this->tell($account, $order),
+            },
         );
     }
 
@@ -144,6 +153,7 @@ final readonly class WireRegistrar implements Registrar
             $order instanceof ReplaceRegistrant => $domain->registrant === $order->holder->handle,
             $order instanceof TransferIn => ($beyond->number ?? $domain->sponsor) === $account->number,
             $order instanceof Renew => self::isRenewed($domain, $order),
+            $order instanceof Restore => array_intersect(self::DELETED, $domain->statuses) === [],
             default => false,
         };
         $isOffered = $order instanceof HandOver
@@ -154,7 +164,9 @@ final readonly class WireRegistrar implements Registrar
             $isDone => Answer::done(
                 null,
                 'seen by asking',
-                told: $order instanceof Renew && $domain->ends !== null ? new Told(Instant::from($domain->ends)) : null,
+                told: ($order instanceof Renew || $order instanceof Restore) && $domain->ends !== null
+                    ? new Told(Instant::from($domain->ends))
+                    : null,
             ),
             $isOffered || ($order instanceof TransferIn && $this->isAskedFor($account, $order)) => Answer::pending(null, 'seen by asking'),
             default => null,
@@ -176,10 +188,14 @@ final readonly class WireRegistrar implements Registrar
             return null;
         }
         $ends = NewEnd::of($response)->ends;
-        $fees = Fees::charged($response);
 
+        return self::toldOf($ends === null ? null : Instant::from($ends), Fees::charged($response));
+    }
+
+    private static function toldOf(?Instant $ends, ?Fees $fees): Told
+    {
         return Told::of(
-            $ends === null ? null : Instant::from($ends),
+            $ends,
             $fees === null ? null : [...$fees->fees, ...$fees->credits],
             $fees?->balance,
             $fees?->currency,
@@ -322,9 +338,81 @@ final readonly class WireRegistrar implements Registrar
             }
         }
 
+        return self::failed($response);
+    }
+
+    /**
+     * First the request, then the report without which it goes back into redemption (RFC 3915 §3.1): whatever an earlier try has done of it
+     * is not done again. Nothing of the name is changed meanwhile, so its data before and after is what the registry has.
+     */
+    private function restore(Account $account, Restore $order): Answer
+    {
+        $gate = $this->gates->of($account);
+        $ask = fn (): EppResponse => $gate->command(new DomainInfo($order->name), 'restore-'.bin2hex(random_bytes(8)));
+        $response = $ask();
+        if ($response->code() !== EppCode::Done) {
+            return self::failed($response);
+        }
+        $before = $now = DomainData::of($response);
+        $fees = null;
+        if (! in_array('pendingRestore', $before->statuses, true)) {
+            $response = $gate->command(new DomainUpdate($order->name, restore: true, fee: self::fee($order->fee)), $order->transaction);
+            if (! $response->code()->isSuccess()) {
+                return self::failed($response);
+            }
+            $fees = Fees::charged($response);
+            $now = DomainData::of($ask());
+        }
+        if (in_array('pendingRestore', $now->statuses, true)) {
+            $asked = $now->updated ?? Instant::second(time())->toDateTime();
+            $response = $gate->command(
+                new RestoreReport(
+                    $order->name,
+                    self::described($before),
+                    self::described($now),
+                    $order->deleted?->toDateTime() ?? $before->updated ?? $asked,
+                    $asked,
+                    $order->reason,
+                ),
+                'report-'.bin2hex(random_bytes(8)),
+            );
+            $now = $response->code() === EppCode::Done ? DomainData::of($ask()) : $now;
+        }
+
+        return match (true) {
+            ! $response->code()->isSuccess() => self::failed($response),
+            // Somebody there looks at it first.
+            array_intersect(self::DELETED, $now->statuses) !== [] => Answer::later($response->code()->value, self::words($response)),
+            default => Answer::done(
+                $response->code()->value,
+                self::words($response),
+                told: self::toldOf($now->ends === null ? null : Instant::from($now->ends), $fees),
+            ),
+        };
+    }
+
+    /** A name's data as a report says it. */
+    private static function described(DomainData $domain): string
+    {
+        return implode('; ', array_filter([
+            $domain->registrant === null ? '' : "registrant {$domain->registrant}",
+            $domain->servers === [] ? 'no name servers' : 'name servers '.implode(', ', $domain->servers),
+            $domain->created === null ? '' : 'created '.$domain->created->format(DATE_ATOM),
+            $domain->ends === null ? '' : 'expires '.$domain->ends->format(DATE_ATOM),
+        ], fn (string $part): bool => $part !== ''));
+    }
+
+    private static function failed(EppResponse $response): Answer
+    {
         return $response->code()->isServers() || $response->code()->endsSession()
             ? Answer::later($response->code()->value, self::words($response))
             : Answer::refused($response->code()->value, self::words($response));
+    }
+
+    /** @param  array{string, string}|null  $fee */
+    private static function fee(?array $fee): ?AgreedFee
+    {
+        return $fee === null ? null : new AgreedFee($fee[0], $fee[1]);
     }
 
     private static function command(Order $order): EppCommand
@@ -346,13 +434,13 @@ final readonly class WireRegistrar implements Registrar
                 TransferStep::Request,
                 $order->name,
                 $order->code,
-                fee: $order->fee === null ? null : new AgreedFee($order->fee[0], $order->fee[1]),
+                fee: self::fee($order->fee),
             ),
             $order instanceof Renew => new DomainRenew(
                 $order->name,
                 $order->ends->toDateTime(),
                 $order->years,
-                $order->fee === null ? null : new AgreedFee($order->fee[0], $order->fee[1]),
+                self::fee($order->fee),
             ),
             $order instanceof CancelTransfer => new Transfer(EppObject::Domain, TransferStep::Cancel, $order->name),
             $order instanceof AnswerTransfer => new Transfer(
@@ -374,9 +462,7 @@ final readonly class WireRegistrar implements Registrar
     {
         $response = $this->gates->of($account)->command(new DomainInfo($order->name), 'servers-'.bin2hex(random_bytes(8)));
         if ($response->code() !== EppCode::Done) {
-            return $response->code()->isServers() || $response->code()->endsSession()
-                ? Answer::later($response->code()->value, self::words($response))
-                : Answer::refused($response->code()->value, self::words($response));
+            return self::failed($response);
         }
         [$put, $take] = self::apart($order->servers, DomainData::of($response)->servers);
 

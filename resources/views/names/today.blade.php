@@ -50,6 +50,8 @@
             </dd>
             @can('prepare')@if ($life->isRenewable())
                 <dd><a href="{{ route('deeds.show', ['renew', 'name' => $name->ascii]) }}">{{ __('names.show.renew') }}</a></dd>
+            @elseif ($life->rescue() === Acre\Core\Rulebook\Rescue::Restore)
+                <dd><a href="{{ route('deeds.show', ['restore', 'name' => $name->ascii]) }}">{{ __('names.show.restore') }}</a></dd>
             @endif @endcan
         </div>
         <div>

@@ -8,6 +8,7 @@ use Acre\Core\Balance\PaidFrom;
 use Acre\Core\Finding\Finding;
 use Acre\Core\Lifecycle\Intent;
 use Acre\Core\Lifecycle\LateTerms;
+use Acre\Core\Lifecycle\Lifecycle;
 use Acre\Core\Lifecycle\Status;
 use Acre\Core\Lifecycle\Waiting;
 use Acre\Core\Money\Money;
@@ -17,18 +18,31 @@ use Acre\Core\Price\Rate;
 use Acre\Core\Renewal\Paying;
 use Acre\Core\Renewal\Renewal;
 use Acre\Core\Renewal\RenewalFinding;
+use Acre\Core\Renewal\Restoration;
 use Acre\Core\Time\Instant;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\Given;
 
-/** Whether a name may be renewed: every case of scenarios.txt, each with the source of its rule. */
+/** Whether a name may be renewed, or restored: every case of scenarios.txt and restorations.txt, each with the source of its rule. */
 final class RenewalTest extends TestCase
 {
     /** @return iterable<string, array{string, string, string}> */
     public static function scenarios(): iterable
     {
-        foreach (explode("\n", (string) file_get_contents(__DIR__.'/scenarios.txt')) as $number => $line) {
+        return self::cases('scenarios.txt');
+    }
+
+    /** @return iterable<string, array{string, string, string}> */
+    public static function restorations(): iterable
+    {
+        return self::cases('restorations.txt');
+    }
+
+    /** @return iterable<string, array{string, string, string}> */
+    private static function cases(string $file): iterable
+    {
+        foreach (explode("\n", (string) file_get_contents(__DIR__."/{$file}")) as $number => $line) {
             if ($line !== '' && ! str_starts_with($line, '#')) {
                 [$given, $verdict, $found, $source] = array_map(trim(...), explode('|', $line));
                 yield ($number + 1).": {$given} ({$source})" => [$given, $verdict, $found];
@@ -39,7 +53,17 @@ final class RenewalTest extends TestCase
     #[DataProvider('scenarios')]
     public function test_a_case(string $given, string $verdict, string $found): void
     {
-        $readiness = self::renewal($given)->judge();
+        $this->assertJudged(self::renewal($given)->judge(), $verdict, $found);
+    }
+
+    #[DataProvider('restorations')]
+    public function test_a_case_of_a_deleted_name(string $given, string $verdict, string $found): void
+    {
+        $this->assertJudged(self::restoration($given)->judge(), $verdict, $found);
+    }
+
+    private function assertJudged(Readiness $readiness, string $verdict, string $found): void
+    {
         [$is, $day] = [...explode(' ', $verdict), null];
         self::assertSame($is, $readiness->verdict->value);
         self::assertSame($day, $readiness->from?->date());
@@ -49,7 +73,7 @@ final class RenewalTest extends TestCase
     public function test_every_finding_is_among_them(): void
     {
         $found = [];
-        foreach (self::scenarios() as [, , $tags]) {
+        foreach ([...self::scenarios(), ...self::restorations()] as [, , $tags]) {
             array_push($found, ...explode(' ', $tags));
         }
         self::assertSame([], array_diff(array_column(RenewalFinding::cases(), 'value'), $found));
@@ -100,45 +124,99 @@ final class RenewalTest extends TestCase
         self::assertSame(['€5.00', '£5.00'], [$paid('', '5.00', 'EUR'), $paid('price=none', '5.00')]);
     }
 
+    /** RFC 3915 §3.1: a renewal by itself is taken back with the deletion; that it comes back with the restore is common practice. */
+    public function test_the_end_of_a_name_that_is_restored(): void
+    {
+        $told = fn (string $given): array => [
+            self::restoration($given)->endAfter()?->date(),
+            self::restoration($given)->fee()?->decimal(),
+            self::restoration($given)->price()?->decimal(),
+        ];
+        self::assertSame(['2027-11-02', '80.00', '96.00'], $told('status=redemptionPeriod'));
+        self::assertSame(['2027-08-20', '80.00', '96.00'], $told('status=redemptionPeriod ends=2026-08-20'));
+        self::assertSame(['2027-02-28', '80.00', '96.00'], $told('status=redemptionPeriod created=2020-02-29 ends=2025-02-28'));
+        self::assertSame([null, null, null], $told('ends=none price=none'));
+        self::assertSame('£60.00', self::restoration('')->paid(Money::of('50.00', 'GBP'))->text());
+    }
+
     private static function renewal(string $given, string $now = Given::NOW): Renewal
+    {
+        $said = self::said($given);
+
+        return new Renewal(
+            self::life($said, $now),
+            (int) ($said['years'] ?? '1'),
+            self::rate($said['price'] ?? '9.90'),
+            self::rate($said['late'] ?? 'none'),
+            self::paying($said),
+            self::under($said),
+        );
+    }
+
+    private static function restoration(string $given): Restoration
+    {
+        $said = self::said($given);
+
+        return new Restoration(self::life($said, Given::NOW), self::rate($said['price'] ?? '80'), self::paying($said), self::under($said));
+    }
+
+    /** @return array<string, string> */
+    private static function said(string $given): array
     {
         $said = [];
         foreach ($given === '' ? [] : explode(' ', $given) as $part) {
             [$key, $value] = explode('=', $part, 2);
             $said[$key] = $value;
         }
-        $price = $said['price'] ?? '9.90';
-        $left = $said['left'] ?? '100.00';
+
+        return $said;
+    }
+
+    /** @param  array<string, string>  $said */
+    private static function life(array $said, string $now): Lifecycle
+    {
         $ends = $said['ends'] ?? '2027-11-02';
 
-        return new Renewal(
-            Given::life(
-                $said['name'] ?? 'wickerby-bells.com',
-                $said['created'] ?? '2020-11-02',
-                $ends === 'none' ? null : $ends,
-                Intent::from($said['intent'] ?? 'when_told'),
-                isset($said['status']) ? [Status::from($said['status'])] : [],
-                terms: new LateTerms(
-                    (int) ($said['lead'] ?? '0'),
-                    plainAfter: isset($said['plain']) ? (int) $said['plain'] : null,
-                ),
-                now: $now,
-                deleted: $said['deleted'] ?? null,
+        return Given::life(
+            $said['name'] ?? 'wickerby-bells.com',
+            $said['created'] ?? '2020-11-02',
+            $ends === 'none' ? null : $ends,
+            Intent::from($said['intent'] ?? 'when_told'),
+            isset($said['status']) ? [Status::from($said['status'])] : [],
+            terms: new LateTerms(
+                (int) ($said['lead'] ?? '0'),
+                plainAfter: isset($said['plain']) ? (int) $said['plain'] : null,
             ),
-            (int) ($said['years'] ?? '1'),
-            $price === 'none' ? null : new Rate(Money::of($price, 'GBP'), '20'),
-            isset($said['late']) ? new Rate(Money::of($said['late'], 'GBP'), '20') : null,
-            new Paying(
-                '40718',
-                'Skerry',
-                ($said['account'] ?? 'ours') === 'ours',
-                ($said['told'] ?? 'yes') === 'yes',
-                PaidFrom::from($said['paid'] ?? 'balance'),
-                $left === 'none' ? null : Money::of($left, 'GBP'),
-                isset($said['card']) ? Instant::of($said['card']) : null,
-            ),
-            isset($said['under']) ? new Waiting(7, Instant::of('2026-10-12')) : null,
+            now: $now,
+            deleted: $said['deleted'] ?? null,
         );
+    }
+
+    private static function rate(string $price): ?Rate
+    {
+        return $price === 'none' ? null : new Rate(Money::of($price, 'GBP'), '20');
+    }
+
+    /** @param  array<string, string>  $said */
+    private static function paying(array $said): Paying
+    {
+        $left = $said['left'] ?? '100.00';
+
+        return new Paying(
+            '40718',
+            'Skerry',
+            ($said['account'] ?? 'ours') === 'ours',
+            ($said['told'] ?? 'yes') === 'yes',
+            PaidFrom::from($said['paid'] ?? 'balance'),
+            $left === 'none' ? null : Money::of($left, 'GBP'),
+            isset($said['card']) ? Instant::of($said['card']) : null,
+        );
+    }
+
+    /** @param  array<string, string>  $said */
+    private static function under(array $said): ?Waiting
+    {
+        return isset($said['under']) ? new Waiting(7, Instant::of('2026-10-12')) : null;
     }
 
     /** @return list<string> */

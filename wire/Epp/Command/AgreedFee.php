@@ -18,7 +18,7 @@ final readonly class AgreedFee
     {
     }
 
-    /** @param  'create'|'renew'|'transfer'  $command */
+    /** @param  'create'|'renew'|'transfer'|'update'  $command */
     public function write(EppWriter $to, string $command): void
     {
         $to->object(

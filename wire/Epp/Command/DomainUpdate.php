@@ -10,7 +10,8 @@ use Acre\Wire\Epp\EppWriter;
 use SensitiveParameter;
 
 /**
- * RFC 5731 §3.2.5; with `$restore` the request of RFC 3915 §4.2.5 to take a deleted name back, with `$keys` the change of RFC 5910 §5.2.5.
+ * RFC 5731 §3.2.5; with `$restore` the request of RFC 3915 §4.2.5 to take a deleted name back, and what that may cost (RFC 8748 §5.2.5);
+ * with `$keys` the change of RFC 5910 §5.2.5.
  */
 final readonly class DomainUpdate implements EppExtended
 {
@@ -22,6 +23,7 @@ final readonly class DomainUpdate implements EppExtended
         #[SensitiveParameter] private ?string $code = null,
         private bool $restore = false,
         private ?KeyChange $keys = null,
+        private ?AgreedFee $fee = null,
     ) {
     }
 
@@ -46,7 +48,7 @@ final readonly class DomainUpdate implements EppExtended
 
     public function isExtended(): bool
     {
-        return $this->restore || $this->keys !== null;
+        return $this->restore || $this->keys !== null || $this->fee !== null;
     }
 
     public function writeExtension(EppWriter $to): void
@@ -55,5 +57,6 @@ final readonly class DomainUpdate implements EppExtended
             $to->object(EppNamespace::Grace, 'update', fn (EppWriter $to) => $to->sign('rgp:restore', ['op' => 'request']));
         }
         $this->keys?->write($to);
+        $this->fee?->write($to, 'update');
     }
 }

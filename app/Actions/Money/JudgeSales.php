@@ -1,0 +1,100 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Money;
+
+use Acre\Core\Money\Money;
+use Acre\Core\Price\Rate;
+use Acre\Core\Renewal\Paying;
+use Acre\Core\Renewal\Sale;
+use Acre\Core\Rulebook\Rulebook;
+use Acre\Core\Time\Instant;
+use App\Actions\Gates\GateOrders;
+use App\Queries\Money\AccountPurse;
+use App\Queries\Money\PriceBook;
+use App\Queries\Money\Purses;
+use App\Queries\Names\HeldCase;
+
+/** Makes the sales of names that the core judges; what accounts hold is shared out in the order in which the names come. */
+abstract class JudgeSales
+{
+    /** @var array<int, AccountPurse> by account */
+    private array $purses = [];
+
+    /** @var array<int, array<string, array<string, Rate>>> by registrar, suffix and action */
+    private array $prices = [];
+
+    /** @var array<int, Money|null> what is left of its account's balance for a name, by name */
+    private array $left = [];
+
+    final public function __construct(
+        private readonly Purses $accounts,
+        private readonly PriceBook $book,
+        private readonly GateOrders $orders,
+        protected readonly Rulebook $rules,
+    ) {
+    }
+
+    /**
+     * @param  array<string, mixed>  $terms  of the deed
+     * @param  array<string, Rate>  $rates  of its suffix at its registrar, by action
+     */
+    abstract protected function make(HeldCase $file, array $terms, Instant $now, array $rates, Paying $paying): Sale;
+
+    /**
+     * @param  list<HeldCase>  $files
+     * @param  array<string, mixed>  $terms
+     */
+    final public function readAhead(array $files, array $terms, Instant $now): void
+    {
+        $names = array_map(fn (HeldCase $file): int => $file->nameId, $files);
+        $this->purses = $this->accounts->of(array_unique(array_map(fn (HeldCase $file): int => $file->account->id, $files)), $names);
+        $this->prices = $this->book->of(array_unique(array_map(fn (HeldCase $file): int => $file->account->registrar, $files)), $now);
+        $this->left = [];
+        $left = array_map(fn (AccountPurse $purse): ?Money => $purse->left(), $this->purses);
+        foreach ($files as $file) {
+            $has = $this->left[$file->nameId] = $left[$file->account->id] ?? null;
+            $sale = $this->of($file, $terms, $now);
+            $price = $sale->price();
+            // What can't go spends nothing.
+            if ($has !== null && $price?->currency === $has->currency && $sale->judge()->isClear()) {
+                $left[$file->account->id] = $has->minus($price);
+            }
+        }
+    }
+
+    /**
+     * Of a name that was read ahead.
+     *
+     * @param  array<string, mixed>  $terms
+     */
+    final public function of(HeldCase $file, array $terms, Instant $now): Sale
+    {
+        $purse = $this->purses[$file->account->id] ?? null;
+
+        return $this->make(
+            $file,
+            $terms,
+            $now,
+            $this->prices[$file->account->registrar][$file->facts->name->suffix()] ?? [],
+            new Paying(
+                $file->account->number,
+                $file->account->registrarName,
+                $file->account->ours,
+                $this->orders->takesCommands($file->account->id),
+                ...$purse === null ? [] : [$purse->from, $this->left[$file->nameId] ?? null, $purse->cardEnds],
+            ),
+        );
+    }
+
+    /**
+     * A price of a name's own is what is paid in the end; nobody has said what of it is tax.
+     *
+     * @param  Rate|null  $listed  what its registrar's list has
+     */
+    final protected static function rate(?Money $own, ?Rate $listed): ?Rate
+    {
+        return $own === null || $listed?->gross()->equals($own) === true ? $listed : new Rate($own, '0');
+    }
+}

@@ -1,0 +1,1 @@
+@include('deeds.picture.renew')
