@@ -13,7 +13,6 @@ use Acre\Core\Lifecycle\Status;
 use Acre\Core\Lifecycle\Term;
 use Acre\Core\Lifecycle\Waiting;
 use Acre\Core\Money\Money;
-use Acre\Core\Movement\Readiness;
 use Acre\Core\Price\Rate;
 use Acre\Core\Rulebook\Phase;
 use Acre\Core\Rulebook\Rescue;
@@ -44,19 +43,9 @@ final readonly class Renewal extends Sale
         parent::__construct($life, $rate, $paying, $underWay, $seenOutside);
     }
 
-    public function judge(): Readiness
+    protected function about(): array
     {
-        return Readiness::of(
-            [
-                ...$this->aboutTheName(),
-                ...$this->aboutStatuses(),
-                ...$this->aboutTheTerm(),
-                ...$this->aboutBeingLate(),
-                ...$this->aboutMoney(),
-                ...$this->seenOutside,
-            ],
-            [],
-        );
+        return [...$this->aboutStatuses(), ...$this->aboutTheTerm(), ...$this->aboutBeingLate()];
     }
 
     public function endAfter(): ?Instant

@@ -9,7 +9,6 @@ use Acre\Core\Finding\Finding;
 use Acre\Core\Lifecycle\Intent;
 use Acre\Core\Lifecycle\Status;
 use Acre\Core\Money\Money;
-use Acre\Core\Movement\Readiness;
 use Acre\Core\Rulebook\Rescue;
 use Acre\Core\Time\Instant;
 
@@ -19,14 +18,6 @@ use Acre\Core\Time\Instant;
  */
 final readonly class Restoration extends Sale
 {
-    public function judge(): Readiness
-    {
-        return Readiness::of(
-            [...$this->aboutTheName(), ...$this->aboutTheDeletion(), ...$this->aboutMoney(), ...$this->seenOutside],
-            [],
-        );
-    }
-
     public function endAfter(): ?Instant
     {
         $ends = $this->life->facts->ends;
@@ -44,8 +35,7 @@ final readonly class Restoration extends Sale
         return $this->rate?->net();
     }
 
-    /** @return list<Finding> */
-    private function aboutTheDeletion(): array
+    protected function about(): array
     {
         $life = $this->life;
         // It is kept only if its registrar reports in time, and that is its registrar's to do (RFC 3915 §3.1).

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Acre\Core\Renewal;
 
 use Acre\Core\Balance\PaidFrom;
+use Acre\Core\Finding\Cure;
 use Acre\Core\Finding\Effect;
 use Acre\Core\Finding\Finding;
 use Acre\Core\Lifecycle\Lifecycle;
@@ -33,7 +34,17 @@ abstract readonly class Sale
     ) {
     }
 
-    abstract public function judge(): Readiness;
+    /** @return list<Finding> what is in the way of it, or worth knowing, apart from the money */
+    abstract protected function about(): array;
+
+    final public function judge(): Readiness
+    {
+        $findings = [...$this->aboutTheName(), ...$this->about()];
+        // Whoever must leave it out needs no money for it.
+        $isHopeless = array_filter($findings, fn (Finding $one): bool => $one->tag->cure() === Cure::LeaveOut) !== [];
+
+        return Readiness::of([...$findings, ...$isHopeless ? [] : $this->aboutMoney(), ...$this->seenOutside], []);
+    }
 
     /** The end that it then has; null: today's is not known. */
     abstract public function endAfter(): ?Instant;
@@ -60,7 +71,7 @@ abstract readonly class Sale
     }
 
     /** @return list<Finding> */
-    final protected function aboutTheName(): array
+    private function aboutTheName(): array
     {
         $findings = [];
         if (! $this->paying->isOurs) {
@@ -82,7 +93,7 @@ abstract readonly class Sale
     }
 
     /** @return list<Finding> */
-    final protected function aboutMoney(): array
+    private function aboutMoney(): array
     {
         $sum = $this->price();
         if ($sum === null) {

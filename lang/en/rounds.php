@@ -15,6 +15,7 @@ return [
     'see' => 'Open',
     'see_them' => 'Show them',
     'renew' => 'Renew',
+    'restore' => 'Restore',
     'record_renewal' => 'Record the renewal',
     'compare' => 'Compare with the registry',
     'now' => [

@@ -74,7 +74,7 @@ return [
     'cure' => [
         'renew_first' => 'Renew it',
         'top_up' => 'See its money, and top it up',
-        'restore_first' => 'Restore first',
+        'restore_first' => 'Restore it',
         'wait' => 'Wait',
         'move_registrar' => 'Transfer it to the other registrar instead',
         'see_docket' => 'Docket :docket',

@@ -18,6 +18,7 @@ use App\Actions\Handover\ReceiverAnswers;
 use App\Actions\Imports\ReadImport;
 use App\Actions\Imports\WriteImport;
 use App\Actions\Money\RenewNames;
+use App\Actions\Money\RestoreNames;
 use App\Actions\Plans\PlanTerms;
 use App\Actions\Plans\SavePlan;
 use App\Actions\Plans\StartLot;
@@ -179,6 +180,23 @@ final class KilledTest extends TestCase
     public function test_killed_anywhere_renewing_a_hundred_times(): void
     {
         $this->test_killed_anywhere_renewing(100);
+    }
+
+    /** Restores by wire: each asked for and reported once, each charged once, whatever dies between the two. */
+    #[TestWith([2])]
+    public function test_killed_anywhere_restoring(int $times): void
+    {
+        $fault = $this->anywhere(30, 200);
+        for ($kills = 0; $kills < $times; $kills += $more) {
+            $more = $this->restores(20, $fault, $times - $kills);
+            self::assertGreaterThan(0, $more, 'Nothing was killed.');
+        }
+    }
+
+    #[Group('heavy')]
+    public function test_killed_anywhere_restoring_a_hundred_times(): void
+    {
+        $this->test_killed_anywhere_restoring(100);
     }
 
     /** Of six every day, of two hundred where it is heavy; killed at ten places that chance picks. */
@@ -517,8 +535,58 @@ final class KilledTest extends TestCase
     /** @param  callable(): string  $fault */
     private function renewals(int $count, callable $fault, int $times): int
     {
-        [$world, $account, , $ids] = $this->betweenRegistrars($count, Instant::of('2027-11-02')->epoch);
-        $docket = $this->settled(RenewNames::key(), $ids, ['years' => 1]);
+        $between = $this->betweenRegistrars($count, Instant::of('2027-11-02')->epoch);
+
+        return $this->bought(RenewNames::key(), ['years' => 1], $between, 9_90, '2028-11-02', ['renew 1000' => 1], $fault, $times);
+    }
+
+    /** @param  callable(): string  $fault */
+    private function restores(int $count, callable $fault, int $times): int
+    {
+        $deleted = ['redemptionPeriod', 'pendingDelete'];
+        $price = ['registrar_id' => $this->house()->skerry->id, 'suffix' => 'com', 'action' => 'restore'];
+        Price::query()->where($price)->firstOr(fn () => Price::query()->create(
+            $price + ['amount' => '86.00', 'currency' => 'GBP', 'span' => Span::since(Instant::of('2020-01-01'))],
+        ));
+        $between = $this->betweenRegistrars($count, Instant::of('2026-08-20')->epoch, $deleted, 86_00);
+        DB::table('registrations')->whereIn('name_id', $between[3])->update([
+            'ends_on' => '2026-08-20',
+            'statuses' => json_encode($deleted),
+            'deleted_since' => '2026-10-01',
+        ]);
+
+        return $this->bought(
+            RestoreNames::key(),
+            ['reason' => 'money'],
+            $between,
+            86_00,
+            '2027-08-20',
+            ['update 1000' => 2],
+            $fault,
+            $times,
+        );
+    }
+
+    /**
+     * @param  array<string, mixed>  $terms
+     * @param  array{World, Account, Account, list<int>}  $between
+     * @param  int  $price  pence of each
+     * @param  array<string, int>  $heard  how often a registrar hears what of each
+     * @param  callable(): string  $fault
+     */
+    private function bought(
+        string $deed,
+        array $terms,
+        array $between,
+        int $price,
+        string $ends,
+        array $heard,
+        callable $fault,
+        int $times,
+    ): int {
+        [$world, $account, , $ids] = $between;
+        $count = count($ids);
+        $docket = $this->settled($deed, $ids, $terms);
         app(BeginDocketLines::class)->handle($docket->id);
         $kills = $this->work(
             ['acre:work-gate', (string) $account->id],
@@ -527,15 +595,18 @@ final class KilledTest extends TestCase
             $times,
         );
         // The balance is enough for each once, and for none twice.
-        $renewed = array_filter($world->heard($account->number), fn (string $heard): bool => $heard === 'renew 1000');
-        self::assertCount($count, $renewed, 'each was renewed once');
         self::assertSame(
-            [$count, $count, (string) (-9.90 * $count), $count],
+            array_map(fn (int $each): int => $count * $each, $heard),
+            array_intersect_key(array_count_values($world->heard($account->number)), $heard),
+            'each once',
+        );
+        self::assertSame(
+            [$count, $count, -$price * $count, $count],
             [
                 DB::table('docket_lines')->where('docket_id', $docket->id)->where('state', 'done')->count(),
                 DB::table('ledger')->whereIn('name_id', $ids)->count(),
-                rtrim((string) DB::table('ledger')->whereIn('name_id', $ids)->sum('amount'), '0.'),
-                DB::table('registrations')->whereIn('name_id', $ids)->where('ends_on', '2028-11-02')->count(),
+                (int) round(100 * (float) DB::table('ledger')->whereIn('name_id', $ids)->sum('amount')),
+                DB::table('registrations')->whereIn('name_id', $ids)->where('ends_on', $ends)->count(),
             ],
         );
         $this->house()->skerry->update(['link' => 'slip']);
@@ -543,9 +614,17 @@ final class KilledTest extends TestCase
         return $kills;
     }
 
-    /** @return array{World, Account, Account, list<int>} an account at each registrar, told by wire, and names in the first */
-    private function betweenRegistrars(int $count, int $ends = 1_900_000_000): array
-    {
+    /**
+     * @param  list<string>  $statuses
+     * @param  int  $each  pence that its account holds for each
+     * @return array{World, Account, Account, list<int>} an account at each registrar, told by wire, and names in the first
+     */
+    private function betweenRegistrars(
+        int $count,
+        int $ends = 1_900_000_000,
+        array $statuses = ['clientTransferProhibited'],
+        int $each = 9_90,
+    ): array {
         $this->app->forgetInstance(World::class);
         $this->app->register(OutsideServiceProvider::class, true);
         $world = $this->app->make(World::class);
@@ -578,7 +657,7 @@ final class KilledTest extends TestCase
                     'login' => (string) $one->login,
                     'mailbox' => 'a@b.example',
                     'password' => 'three cormorants',
-                    'balance' => $count * 9_90,
+                    'balance' => $count * $each,
                 ],
                 [$losing, $gaining],
             ),
@@ -589,7 +668,7 @@ final class KilledTest extends TestCase
                     'created' => 1_600_000_000,
                     'ends' => $ends,
                     'updated' => 0,
-                    'statuses' => ['clientTransferProhibited'],
+                    'statuses' => $statuses,
                     'servers' => [],
                     'shown' => [],
                     'holder' => ['handle' => 'F-1'],

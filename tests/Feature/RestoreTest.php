@@ -77,6 +77,7 @@ final class RestoreTest extends TestCase
         $this->get("/deeds/renew?name={$names[0]->ascii}")
             ->assertSee('It is deleted: a renewal counts only after it is restored')
             ->assertSee("/deeds/restore?name={$names[0]->ascii}", false);
+        $this->get('/rounds')->assertSee("/deeds/restore?name={$names[0]->ascii}", false);
         $address = '/deeds/restore?reason=money&name='.implode(',', array_map(fn (Name $name): string => $name->ascii, $names));
         $this->get($address)
             ->assertSee('3 of 3 can go now')

@@ -116,10 +116,10 @@ final readonly class NamesDue
     }
 
     /**
-     * The button of names that are to be renewed, or were, so many at once as an address holds; more are looked at.
+     * The button of names that are to be renewed or restored, or were, so many at once as an address holds; more are looked at.
      *
      * @param  array<string, string|int>  $narrow
-     * @param  'renew'|'record_renewal'  $deed  the second where they may have been renewed, and nobody has confirmed it
+     * @param  'renew'|'restore'|'record_renewal'  $deed  the last where they may have been renewed, and nobody has confirmed it
      * @return array{string, string} words, in rounds.php, and address
      */
     public static function renewed(Row $group, array $narrow, string $deed = 'record_renewal'): array

@@ -236,11 +236,11 @@ final class Names
             ],
             [
                 'name' => 'harbour-lights.com',
-                'account' => '7902',
+                'account' => '7731',
                 'client' => 'theatre',
                 'created' => '2020-08-19',
                 'ends' => '2026-08-19',
-                'intent' => 'lapse',
+                'intent' => 'ask_client',
                 'statuses' => ['redemptionPeriod'],
             ],
             [

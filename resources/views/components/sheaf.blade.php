@@ -21,6 +21,7 @@
                 @foreach (
                     [
                         'renew',
+                        'restore',
                         'change_lock',
                         'change_auto_renew',
                         'change_disclosure',

@@ -105,7 +105,7 @@ final readonly class Amiss implements RoundsKind
                 $isOne ? 'rounds.see' : 'rounds.see_them',
                 NamesDue::address($row, $narrow),
             ],
-            default => NamesDue::renewed($row, $narrow, 'renew'),
+            default => NamesDue::renewed($row, $narrow, $kind === NextKind::Redemption->value ? 'restore' : 'renew'),
         };
     }
 }
