@@ -9,6 +9,7 @@ use Closure;
 use Standin\Dns\Hosts;
 use Standin\Post\Letterbox;
 use Standin\Registry\Account;
+use Standin\Registry\Entries;
 use Standin\Registry\Inbox;
 use Standin\Registry\Registered;
 use Standin\Web\Pages;
@@ -54,6 +55,8 @@ final class Store
 
     public readonly Inbox $inbox;
 
+    public readonly Entries $entries;
+
     private readonly StoreFile $file;
 
     /** @var array<string, string> all of it */
@@ -90,6 +93,9 @@ final class Store
             CREATE INDEX IF NOT EXISTS messages_account ON messages (account, id);
             CREATE TABLE IF NOT EXISTS transactions (id INTEGER PRIMARY KEY, account TEXT NOT NULL, client TEXT, verb TEXT NOT NULL,
             code INTEGER NOT NULL, at INTEGER NOT NULL);
+            CREATE TABLE IF NOT EXISTS entries (id INTEGER PRIMARY KEY AUTOINCREMENT, account TEXT NOT NULL, at INTEGER NOT NULL,
+            kind TEXT NOT NULL, name TEXT, pence INTEGER NOT NULL, balance INTEGER NOT NULL);
+            CREATE INDEX IF NOT EXISTS entries_account ON entries (account, id);
             CREATE TABLE IF NOT EXISTS hosts (host TEXT PRIMARY KEY, addresses TEXT NOT NULL);
             CREATE TABLE IF NOT EXISTS moods (address TEXT PRIMARY KEY, mood TEXT NOT NULL);
             CREATE TABLE IF NOT EXISTS orders (account TEXT NOT NULL, key TEXT NOT NULL, body TEXT NOT NULL, answer TEXT NOT NULL,
@@ -109,6 +115,7 @@ final class Store
         $this->hosts = new Hosts($this->file);
         $this->pages = new Pages($this->file);
         $this->inbox = new Inbox($this->file);
+        $this->entries = new Entries($this->file);
         // Whoever was killed before they recorded what they had answered gave out numbers that don't stand here.
         $this->number =
             (int) $this->file->text(

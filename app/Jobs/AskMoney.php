@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Jobs;
 
 use App\Actions\Money\AskBalance;
+use App\Actions\Money\AskEntries;
 use App\Actions\Orders\ReceiveMessages;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldBeUnique;
@@ -32,9 +33,10 @@ final class AskMoney implements ShouldBeUnique, ShouldQueue
         return (string) $this->accountId;
     }
 
-    public function handle(ReceiveMessages $take, AskBalance $ask): void
+    public function handle(ReceiveMessages $take, AskEntries $entries, AskBalance $ask): void
     {
         $take->handle($this->accountId);
+        $entries->handle($this->accountId, isWanted: true);
         $ask->handle($this->accountId, isWanted: true);
     }
 }

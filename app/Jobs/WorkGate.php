@@ -6,6 +6,7 @@ namespace App\Jobs;
 
 use App\Actions\Money\AskAutoRenew;
 use App\Actions\Money\AskBalance;
+use App\Actions\Money\AskEntries;
 use App\Actions\Orders\ReceiveMessages;
 use App\Actions\Orders\SendOrders;
 use App\Support\Row;
@@ -37,7 +38,7 @@ final class WorkGate implements ShouldBeUniqueUntilProcessing, ShouldQueue
         return (string) $this->accountId;
     }
 
-    public function handle(SendOrders $tell, ReceiveMessages $take, AskBalance $ask, AskAutoRenew $renews): void
+    public function handle(SendOrders $tell, ReceiveMessages $take, AskEntries $entries, AskBalance $ask, AskAutoRenew $renews): void
     {
         try {
             if ($tell->handle($this->accountId)) {
@@ -46,6 +47,7 @@ final class WorkGate implements ShouldBeUniqueUntilProcessing, ShouldQueue
         } finally {
             // Whatever became of what is told, what waits there is taken.
             $take->handle($this->accountId);
+            $entries->handle($this->accountId);
             $ask->handle($this->accountId);
             $renews->handle($this->accountId);
         }

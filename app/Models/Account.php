@@ -28,6 +28,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property bool $hosts_too whether the web host is behind the same login
  * @property PaidFrom $paid_from what its names are paid from
  * @property string|null $card_ends_on the day from which its card is no longer good
+ * @property string|null $entries_after the registrar's id of its last entry that was entered here
+ * @property string|null $entries_asked_on when they were last asked for
  * @property string|null $remarks
  * @property int|null $gate_secret_id the password for its registrar's gate
  * @property string|null $gate_for the gate that it was given for
@@ -51,6 +53,8 @@ final class Account extends Model
         'hosts_too',
         'paid_from',
         'card_ends_on',
+        'entries_after',
+        'entries_asked_on',
         'remarks',
         'gate_secret_id',
         'gate_for',

@@ -27,6 +27,7 @@ return [
     'top_up_said' => 'The Almanac counts it. Paying it in is yours to do, at the registrar’s page.',
     'on' => 'Paid in on',
     'plan' => 'Plan it',
+    'low' => ':registrar warned on :day that it is low.',
     'top_ups' => 'Top-ups planned',
     'by' => 'planned by :who',
     'overdue' => 'its day is past',
@@ -36,6 +37,7 @@ return [
         'heading' => 'Bring in a statement',
         'said' => 'CSV or a spreadsheet, with a column for the date and one for the amount, or one each for what was charged and what was '
             .'paid in. What is entered already is not entered twice.',
+        'told' => ':registrar also tells us its entries each day, last on :day.',
         'file' => 'File',
         'currency' => 'Currency, where it names none',
         'dates' => 'Order of its dates',

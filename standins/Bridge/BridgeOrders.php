@@ -8,18 +8,16 @@ use Acre\Wire\Json\JsonNode;
 use LogicException;
 use Standin\Dns\Zone;
 use Standin\Registry\Account;
-use Standin\Registry\EndHabit;
 use Standin\Registry\Holder;
 use Standin\Registry\Prices;
 use Standin\Registry\Registered;
+use Standin\Registry\Sales;
 use Standin\World;
 
 /** What an account may order of a name at the registrar behind the bridge. */
 final readonly class BridgeOrders
 {
     private const LOCK = 'clientTransferProhibited';
-
-    private const YEARS_AHEAD = 10;
 
     /** Where this registrar's own name servers lie. */
     private const OURS = '.oriel-names.example';
@@ -95,7 +93,7 @@ final readonly class BridgeOrders
         if ($why !== null) {
             return self::refused($why);
         }
-        $this->world->till->take($account, $price);
+        $this->world->till->take($account, $price, 'transfer', $name->name, $this->world->now());
 
         return ['state' => 'pending'];
     }
@@ -106,68 +104,44 @@ final readonly class BridgeOrders
      */
     private function renew(Account $account, Registered $name, JsonNode $order): array
     {
-        $years = $order->intOrNull('years') ?? 1;
-        $price = Prices::of('renew', $name->name, $years);
-        $ends = $name->ends;
-        for ($year = 0; $ends !== null && $year < $years; $year++) {
-            $ends = EndHabit::yearAfter($ends);
+        if ($order->text('ends') !== gmdate('Y-m-d', $name->ends ?? 0)) {
+            return self::refused('It ends on another day: '.gmdate('Y-m-d', $name->ends ?? 0).'.');
         }
-        $fee = $order->nodeOrNull('fee');
-        $why = match (true) {
-            $ends === null => 'It goes on by itself.',
-            $name->has('redemptionPeriod') || $name->has('pendingDelete') => 'It is deleted.',
-            $order->text('ends') !== gmdate('Y-m-d', $name->ends ?? 0) => 'It ends on another day: '.gmdate('Y-m-d', $name->ends ?? 0).'.',
-            $ends > $this->world->now() + self::YEARS_AHEAD * 365.25 * 86_400 => 'It may not run more than ten years ahead.',
-            $fee !== null && (int) round(100 * (float) $fee->text('amount')) < $price => 'It costs '.Prices::written($price).'.',
-            $account->balance < $price => 'The account holds too little.',
-            default => null,
-        };
-        if ($why !== null) {
-            return self::refused($why);
-        }
-        $this->world->till->take($account, $price);
-        $name->ends = $ends;
-        $name->renewed = $this->world->now();
-        $name->change(['ok', 'autoRenewPeriod'], ['renewPeriod']);
 
-        return self::paid($account, $ends, $price);
+        return self::sold(
+            $account,
+            $name,
+            (new Sales($this->world))->renew($account, $name, $order->intOrNull('years') ?? 1, self::most($order)),
+        );
     }
 
     /**
-     * The registrar makes the report itself.
-     *
      * @return array{state: 'done'|'refused', reason?: string, ends?: string, charged?: array{amount: string, currency: string},
      *     balance?: array{amount: string, currency: string}}
      */
     private function restore(Account $account, Registered $name, JsonNode $order): array
     {
-        $price = Prices::of('restore', $name->name);
-        $fee = $order->nodeOrNull('fee');
-        $why = match (true) {
-            ! $name->has('redemptionPeriod') => 'It is not in redemption.',
-            $fee !== null && (int) round(100 * (float) $fee->text('amount')) < $price => 'It costs '.Prices::written($price).'.',
-            $account->balance < $price => 'The account holds too little.',
-            default => null,
-        };
-        if ($why !== null) {
-            return self::refused($why);
-        }
-        $this->world->till->take($account, $price);
-        $name->restore($this->world->now());
+        return self::sold($account, $name, (new Sales($this->world))->restore($account, $name, self::most($order)));
+    }
 
-        return self::paid($account, $name->ends ?? 0, $price);
+    /** @return int|null pence */
+    private static function most(JsonNode $order): ?int
+    {
+        $fee = $order->nodeOrNull('fee');
+
+        return $fee === null ? null : (int) round(100 * (float) $fee->text('amount'));
     }
 
     /**
-     * @return array{state: 'done', ends: string, charged: array{amount: string, currency: string},
-     *     balance: array{amount: string, currency: string}}
+     * @return array{state: 'done'|'refused', reason?: string, ends?: string, charged?: array{amount: string, currency: string},
+     *     balance?: array{amount: string, currency: string}}
      */
-    private static function paid(Account $account, int $ends, int $price): array
+    private static function sold(Account $account, Registered $name, int|string $sold): array
     {
-        return [
+        return is_string($sold) ? self::refused($sold) : [
             'state' => 'done',
-            'ends' => gmdate('Y-m-d\TH:i:s\Z', $ends),
-            'charged' => ['amount' => Prices::written($price), 'currency' => Prices::CURRENCY],
+            'ends' => gmdate('Y-m-d\TH:i:s\Z', $name->ends ?? 0),
+            'charged' => ['amount' => Prices::written($sold), 'currency' => Prices::CURRENCY],
             'balance' => ['amount' => Prices::written($account->balance), 'currency' => Prices::CURRENCY],
         ];
     }

@@ -22,6 +22,8 @@ final readonly class BridgePages
 
     private const MESSAGES = 100;
 
+    private const ENTRIES = 50;
+
     private BridgeOrders $orders;
 
     private Contract $contract;
@@ -36,7 +38,7 @@ final readonly class BridgePages
     {
         try {
             $account = $this->account($request->headers['authorization'] ?? '');
-            preg_match('~^/v1/(account|orders|names|messages)(?:/([\w.-]{1,100}))?$~D', $request->path, $path);
+            preg_match('~^/v1/(account|entries|orders|names|messages)(?:/([\w.-]{1,100}))?$~D', $request->path, $path);
 
             return match ("{$request->method} ".($path[1] ?? '').(isset($path[2]) ? '/' : '')) {
                 'GET account' => HttpResponse::json([
@@ -48,6 +50,7 @@ final readonly class BridgePages
                         'currency' => 'GBP',
                     ],
                 ]),
+                'GET entries' => $this->entries($account, $request->asked()['after'] ?? ''),
                 'POST orders' => $this->order($account, $request),
                 'GET orders/' => $this->asked($account, $path[2] ?? ''),
                 'GET names/' => $this->name($account, $path[2] ?? ''),
@@ -60,6 +63,27 @@ final readonly class BridgePages
         } catch (JsonError $e) {
             return (new Problem(400, $e->getMessage()))->response();
         }
+    }
+
+    private function entries(Account $account, string $after): HttpResponse
+    {
+        $entries = $this->world->store->entries->after($account->number, (int) $after, self::ENTRIES + 1);
+
+        return HttpResponse::json([
+            'entries' => array_map(
+                fn (array $entry): array => [
+                    'id' => (string) $entry['id'],
+                    'at' => gmdate('Y-m-d\TH:i:s\Z', $entry['at']),
+                    'kind' => $entry['kind'],
+                    'amount' => [
+                        'amount' => ($entry['pence'] < 0 ? '-' : '').Prices::written(abs($entry['pence'])),
+                        'currency' => Prices::CURRENCY,
+                    ],
+                ] + ($entry['name'] === null ? [] : ['name' => $entry['name']]),
+                array_slice($entries, 0, self::ENTRIES),
+            ),
+            'more' => count($entries) > self::ENTRIES,
+        ]);
     }
 
     private function account(string $authorization): Account
@@ -145,7 +169,11 @@ final readonly class BridgePages
                 'id' => $id,
                 'at' => gmdate('Y-m-d\TH:i:s\Z', $at),
                 'text' => $text,
-                'about' => [
+                'about' => $about->text('kind') === 'balance' ? [
+                    'kind' => 'balance',
+                    'state' => 'low',
+                    'balance' => ['amount' => $about->text('balance'), 'currency' => Prices::CURRENCY],
+                ] : [
                     'kind' => $about->text('kind'),
                     'name' => $about->text('name'),
                     'state' => $about->text('state'),

@@ -61,6 +61,7 @@ final readonly class WorldPages
                 $form,
             ),
             $request->path === '/counter' => (new CounterPages($this->world, $this->settings->key))->done($form),
+            $request->path === '/counter/statement.csv' => (new CounterPages($this->world, $this->settings->key))->statement($form),
             default => $this->moves($request, $form),
         };
     }
@@ -237,7 +238,7 @@ final readonly class WorldPages
                 $this->page($account === null ? "There is no account {$number} in this world." : 'Write an amount as 41.20.')->body,
             );
         }
-        $this->world->till->payIn($account, (int) round(100 * (float) $amount));
+        $this->world->till->payIn($account, (int) round(100 * (float) $amount), $this->world->now());
 
         return $this->back();
     }

@@ -10,7 +10,9 @@ use Standin\Post\Habit;
 use Standin\Registry\Account;
 use Standin\Registry\Holder;
 use Standin\Registry\Pending;
+use Standin\Registry\Prices;
 use Standin\Registry\Registered;
+use Standin\Registry\Sales;
 use Standin\World;
 
 /** The counter of a registrar without a gate: a ruled sheet of what lies in an account, and a form for an errand with names, one a line. */
@@ -19,6 +21,18 @@ final readonly class CounterPages
     private const REGISTRAR = 'anchorage';
 
     private const LOCK = 'clientTransferProhibited';
+
+    /** How a statement calls what it is for. */
+    private const WORDS = [
+        'add' => 'Registration',
+        'renew' => 'Renewal',
+        'transfer' => 'Transfer',
+        'restore' => 'Restore',
+        'top_up' => 'Payment',
+    ];
+
+    /** Lines of a statement. */
+    private const ENTRIES = 10_000;
 
     public function __construct(private World $world, private string $key)
     {
@@ -62,7 +76,9 @@ final readonly class CounterPages
 
         return Sheet::page(
             "The counter of Pellbridge: account {$account->number}",
-            "{$said}<form method=post action=/counter>{$who}</p><p><label>Errand <select name=errand>{$errands}</select></label></p>".
+            "{$said}<form method=post action=/counter>{$who}</p><p><label>Errand
+                <select name=errand>{$errands}</select></label> <label>Years
+                <input name=years value=\"{$value('years')}\" size=4></label></p>".
                 "<p><label>Names, one a line<br><textarea name=names rows=6>{$value(
                     'names',
                 )}</textarea></label></p><p><label>The receiving account’s mailbox <input name=mailbox value=\"{$value(
@@ -79,9 +95,38 @@ final readonly class CounterPages
                 '<p><button>Do it</button></p></form><h2>In this account</h2>'.
                 $this->sheet($this->world->store->namesIn($account->number), 'Nothing.').
                 '<h2>Offered to it</h2>'.
-                $this->sheet($this->world->store->namesOffered($account->number), 'Nothing.'),
+                $this->sheet($this->world->store->namesOffered($account->number), 'Nothing.').
+                '<h2>Its money</h2><p>The account holds '.Prices::written($account->balance).' '.Prices::CURRENCY.
+                ".</p><form method=post action=/counter/statement.csv>{$who} <button>Fetch its statement</button></p></form>",
             status: $refused === '' ? 200 : 422,
         );
+    }
+
+    /**
+     * What was taken and paid in, as a file.
+     *
+     * @param  array<string, string>  $form
+     */
+    public function statement(array $form): HttpResponse
+    {
+        $account = $this->account($form);
+        if ($account === null) {
+            return $this->show($form, 'There is no such account with that login.');
+        }
+        $rows = "Number,Date,Description,Domain,Amount,Currency,Balance\r\n";
+        foreach ($this->world->store->entries->after($account->number, 0, self::ENTRIES) as $entry) {
+            $rows .= implode(',', [
+                $entry['id'],
+                gmdate('Y-m-d', $entry['at']),
+                self::WORDS[$entry['kind']] ?? $entry['kind'],
+                $entry['name'] ?? '',
+                ($entry['pence'] < 0 ? '-' : '').Prices::written(abs($entry['pence'])),
+                Prices::CURRENCY,
+                Prices::written($entry['balance']),
+            ])."\r\n";
+        }
+
+        return new HttpResponse(200, 'text/csv; charset=utf-8', $rows);
     }
 
     /** @param  array<string, string>  $form */
@@ -115,7 +160,12 @@ final readonly class CounterPages
         $said = match ($errand) {
             Errand::LiftLock => $this->lock($name, false),
             Errand::SetLock => $this->lock($name, true),
-            Errand::RenewOn, Errand::RenewOff => $this->renew($name, $errand === Errand::RenewOn),
+            Errand::RenewOn, Errand::RenewOff => $this->renewsItself($name, $errand === Errand::RenewOn),
+            Errand::Renew => $this->sold(
+                (new Sales($this->world))->renew($account, $name, min(10, max(1, (int) ($form['years'] ?? 1)))),
+                $name,
+            ),
+            Errand::Restore => $this->sold((new Sales($this->world))->restore($account, $name), $name),
             Errand::Code => $this->code($name),
             Errand::Offer => $this->offer($account, $name, $form),
             Errand::Accept => $this->accept($name),
@@ -138,7 +188,14 @@ final readonly class CounterPages
         return $on ? 'the lock is on.' : 'the lock is off.';
     }
 
-    private function renew(Registered $name, bool $on): string
+    private function sold(int|string $sold, Registered $name): string
+    {
+        return is_string($sold)
+            ? lcfirst($sold)
+            : 'it cost '.Prices::written($sold).', and runs until '.gmdate('Y-m-d', $name->ends ?? 0).'.';
+    }
+
+    private function renewsItself(Registered $name, bool $on): string
     {
         $name->autoRenew = $on;
 

@@ -11,6 +11,8 @@ enum Errand: string
     case SetLock = 'Set the lock';
     case RenewOn = 'Let them renew by themselves';
     case RenewOff = 'Let them renew only when told';
+    case Renew = 'Renew them for so many years';
+    case Restore = 'Restore them';
     case Code = 'Request the auth codes';
     case Offer = 'Offer them to the account below';
     case Accept = 'Accept what is offered to this account';

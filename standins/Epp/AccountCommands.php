@@ -9,11 +9,16 @@ use Acre\Wire\Epp\EppNamespace;
 use Acre\Wire\Epp\EppWriter;
 use Acre\Wire\Xml\XmlNode;
 use Standin\Registry\Account;
+use Standin\Registry\Prices;
+use Standin\Store;
 
 /** What an account is told of itself. */
 final readonly class AccountCommands
 {
-    public function __construct(private Account $account)
+    /** Entries in one answer. */
+    public const PAGE = 50;
+
+    public function __construct(private Store $store, private Account $account)
     {
     }
 
@@ -30,14 +35,38 @@ final readonly class AccountCommands
             fn (EppWriter $to) => $to->object(
                 EppNamespace::Account,
                 'infData',
-                fn (EppWriter $to) => $to
-                    ->text('account:number', $this->account->number)
-                    ->text('account:login', $this->account->login)
-                    ->text('account:mailbox', $this->account->mailbox)
-                    ->text('account:balance', sprintf('%d.%02d', intdiv($this->account->balance, 100), $this->account->balance % 100), [
-                        'currency' => 'GBP',
-                    ]),
-            ),
+                function (EppWriter $to) use ($object): void {
+                    $to->text('account:number', $this->account->number)
+                        ->text('account:login', $this->account->login)
+                        ->text('account:mailbox', $this->account->mailbox)
+                        ->text('account:balance', sprintf('%d.%02d', intdiv($this->account->balance, 100), $this->account->balance % 100), [
+                            'currency' => 'GBP',
+                        ]);
+                    $this->entries($to, $object->childOrNull(EppNamespace::Account->value, 'entries'));
+                }),
         );
+    }
+
+    private function entries(EppWriter $to, ?XmlNode $asked): void
+    {
+        if ($asked === null) {
+            return;
+        }
+        $entries = $this->store->entries->after($this->account->number, (int) ($asked->attribute('after') ?? ''), self::PAGE + 1);
+        $to->open('account:entries', count($entries) > self::PAGE ? ['more' => '1'] : [], function (EppWriter $to) use ($entries): void {
+            foreach (array_slice($entries, 0, self::PAGE) as $entry) {
+                $to->text(
+                    'account:entry',
+                    ($entry['pence'] < 0 ? '-' : '').Prices::written(abs($entry['pence'])),
+                    [
+                        'id' => (string) $entry['id'],
+                        'kind' => $entry['kind'],
+                        ...$entry['name'] === null ? [] : ['name' => $entry['name']],
+                        'currency' => Prices::CURRENCY,
+                        'at' => gmdate('Y-m-d\TH:i:s.0\Z', $entry['at']),
+                    ],
+                );
+            }
+        });
     }
 }

@@ -97,7 +97,8 @@ final class CommandSyntax
         'fee:transfer' => 'currency? fee+ credit*',
         'fee:update' => 'currency? fee+ credit*',
 
-        'account:info' => 'number',
+        'account:info' => 'number entries?',
+        'account:entries' => '',
         'account:update' => '(autoRenew | disclose | handover)',
         'account:disclose' => 'field{0,9}',
         'account:handover' => '(number login)?',
@@ -225,6 +226,7 @@ final class CommandSyntax
             .'delayed'] + self::LANG,
         'fee:credit' => ['description' => '.*'] + self::LANG,
         'account:handover' => ['op!' => 'request|cancel'],
+        'account:entries' => ['after' => '.{0,100}'],
     ];
 
     /** What schemas leave open; nothing below it is looked at. */

@@ -130,7 +130,7 @@ final readonly class DomainCommands
         $code =
             $object->childOrNull($domain, 'authInfo')?->textOrNull($domain, 'pw') ??
             throw EppRefusal::because(EppCode::MissingParameter, 'The code is missing.');
-        $charged = $this->on->charge('create', Prices::of('create', $name, $years));
+        $charged = $this->on->charge('create', Prices::of('create', $name, $years), $name);
         $now = $this->world->now();
         $ends = $now;
         for ($year = 0; $year < $years; $year++) {
@@ -185,7 +185,7 @@ final readonly class DomainCommands
         if ($ends > $this->world->now() + DomainGround::YEARS_AHEAD * 365.25 * self::DAY) {
             throw EppRefusal::because(EppCode::ValueRange, 'It may not run more than ten years ahead.');
         }
-        $charged = $this->on->charge('renew', Prices::of('renew', $name->name, $years));
+        $charged = $this->on->charge('renew', Prices::of('renew', $name->name, $years), $name->name);
         $name->ends = $ends;
         $name->renewed = $this->world->now();
         $name->change(['ok', 'autoRenewPeriod'], ['renewPeriod']);

@@ -79,10 +79,10 @@ final readonly class DomainGround
     /**
      * RFC 8748 §5.2: whoever says what it may cost is refused where it costs more, and told what was charged.
      *
-     * @param  'create'|'renew'|'transfer'|'update'  $command
+     * @param  'create'|'renew'|'transfer'|'update'  $command  an update is one that restores
      * @return (Closure(EppWriter): mixed)|null what the answer says of it
      */
-    public function charge(string $command, int $pence): ?Closure
+    public function charge(string $command, int $pence, string $name): ?Closure
     {
         $agreed = $this->extension(EppNamespace::Fee, $command);
         $fee = EppNamespace::Fee->value;
@@ -93,7 +93,8 @@ final readonly class DomainGround
         ) {
             throw EppRefusal::because(EppCode::ValueRange, 'It costs '.Prices::written($pence).' '.Prices::CURRENCY.'.');
         }
-        if (! $this->world->till->take($this->account, $pence)) {
+        $kind = ['create' => 'add', 'renew' => 'renew', 'transfer' => 'transfer', 'update' => 'restore'][$command];
+        if (! $this->world->till->take($this->account, $pence, $kind, $name, $this->world->now())) {
             throw EppRefusal::because(
                 EppCode::Billing,
                 'The account holds too little: '.Prices::written($this->account->balance).' of '.Prices::written($pence).'.',

@@ -44,7 +44,7 @@ final readonly class DomainTransfers
             if ($this->on->years($object, 1) !== 1) {
                 throw EppRefusal::because(EppCode::ValueRange, 'A transfer adds one year.');
             }
-            $charged = $this->on->charge('transfer', Prices::of('transfer', $name->name));
+            $charged = $this->on->charge('transfer', Prices::of('transfer', $name->name), $name->name);
             $this->world->beginTransfer($name, $this->account->number, $now);
             $this->world->change($name);
 

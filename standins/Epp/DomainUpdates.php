@@ -121,7 +121,7 @@ final readonly class DomainUpdates
         if (! $name->has('redemptionPeriod')) {
             throw EppRefusal::because(EppCode::StatusProhibits, 'It is not in redemption.');
         }
-        $charged = $this->on->charge('update', Prices::of('restore', $name->name));
+        $charged = $this->on->charge('update', Prices::of('restore', $name->name), $name->name);
         $name->change(['redemptionPeriod'], ['pendingRestore']);
         $name->stage = $this->world->now();
         $this->world->change($name);

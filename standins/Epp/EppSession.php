@@ -168,7 +168,7 @@ final class EppSession
             EppNamespace::Domain->value => (new DomainCommands($this->world, $account, $extensions))->carryOut($verb, $object),
             EppNamespace::Host->value => (new HostCommands($this->world, $account))->carryOut($verb, $object),
             EppNamespace::Contact->value => (new ContactCommands($this->world, $account))->carryOut($verb, $object),
-            EppNamespace::Account->value => (new AccountCommands($account))->carryOut($verb, $object),
+            EppNamespace::Account->value => (new AccountCommands($this->world->store, $account))->carryOut($verb, $object),
             default => throw EppRefusal::because(EppCode::UnimplementedService, "{$object->namespace()} is not kept here."),
         };
     }

@@ -52,6 +52,7 @@ final readonly class MessageQueue
             ),
             'action' => fn (EppWriter $to) => $this->action($to, $node),
             'charge' => fn (EppWriter $to) => $this->charge($to, $node),
+            'balance' => fn (EppWriter $to) => $this->balance($to, $node),
             default => fn (EppWriter $to) => $this->handover($to, $node),
         };
 
@@ -83,6 +84,19 @@ final readonly class MessageQueue
                 ->text('account:state', $node->text('state'))
                 ->text('account:sum', $node->text('sum'), ['currency' => Prices::CURRENCY])
                 ->text('account:balance', $node->text('balance'), ['currency' => Prices::CURRENCY])
+                ->text('account:at', gmdate('Y-m-d\TH:i:s.0\Z', $node->intOrNull('at') ?? 0)),
+        );
+    }
+
+    private function balance(EppWriter $to, JsonNode $node): void
+    {
+        $to->object(
+            EppNamespace::Account,
+            'balanceData',
+            fn (EppWriter $to) => $to
+                ->text('account:number', $node->text('number'))
+                ->text('account:balance', $node->text('balance'), ['currency' => Prices::CURRENCY])
+                ->text('account:limit', $node->text('limit'), ['currency' => Prices::CURRENCY])
                 ->text('account:at', gmdate('Y-m-d\TH:i:s.0\Z', $node->intOrNull('at') ?? 0)),
         );
     }

@@ -11,6 +11,9 @@ final readonly class Till
 {
     private const DAY = 86_400;
 
+    /** Below which an account is told that it holds little, in pence. Invented. */
+    private const LOW = 2_000;
+
     /** Days before the end of a term on which each registrar charges; the others do so at the end. Invented. */
     private const LEAD = ['skerry' => 7, 'oriel' => 30];
 
@@ -18,22 +21,51 @@ final readonly class Till
     {
     }
 
-    /** @return bool false: the account holds too little, and nothing is taken */
-    public function take(Account $account, int $pence): bool
+    /**
+     * @param  'add'|'renew'|'transfer'|'restore'  $kind
+     * @return bool false: the account holds too little, and nothing is taken
+     */
+    public function take(Account $account, int $pence, string $kind, string $name, int $at): bool
     {
         if ($account->balance < $pence) {
             return false;
         }
+        $isLow = $account->balance < self::LOW;
         $account->balance -= $pence;
         $this->store->putAccount($account);
+        $this->store->entries->add($account, $at, $kind, $name, -$pence);
+        if (! $isLow && $account->balance < self::LOW) {
+            $this->warn($account, $at);
+        }
 
         return true;
     }
 
-    public function payIn(Account $account, int $pence): void
+    public function payIn(Account $account, int $pence, int $at): void
     {
         $account->balance += $pence;
         $this->store->putAccount($account);
+        $this->store->entries->add($account, $at, 'top_up', null, $pence);
+    }
+
+    private function warn(Account $account, int $at): void
+    {
+        $this->store->inbox->leave(
+            $account->number,
+            $at,
+            'The account holds less than '.Prices::written(self::LOW).' '.Prices::CURRENCY.': '.Prices::written($account->balance).'.',
+            json_encode(
+                [
+                    'kind' => 'balance',
+                    'state' => 'low',
+                    'number' => $account->number,
+                    'balance' => Prices::written($account->balance),
+                    'limit' => Prices::written(self::LOW),
+                    'at' => $at,
+                ],
+                JSON_THROW_ON_ERROR,
+            ),
+        );
     }
 
     /** When a name's renewal is charged, or tried again; null: it isn't, or was already. */
@@ -57,7 +89,7 @@ final readonly class Till
             return;
         }
         $pence = Prices::of('renew', $name->name);
-        $isPaid = $this->take($account, $pence);
+        $isPaid = $this->take($account, $pence, 'renew', $name->name, $at);
         if ($isPaid) {
             $name->charged = $name->ends;
         } elseif ($at >= ($name->ends ?? $at)) {

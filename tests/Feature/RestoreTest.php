@@ -138,6 +138,7 @@ final class RestoreTest extends TestCase
         }
         // What it holds is asked once a day.
         app(TradeClock::class)->set(Instant::of('2026-10-07T09:00:00Z'));
+        $this->wire->update(['entries_asked_on' => '2026-10-07']);
         $this->work($this->wire);
         self::assertSame('430.00', $this->left($this->wire), 'each was paid once');
     }

@@ -178,6 +178,8 @@ final class BridgeReferenceTest extends TestCase
         yield 'without a key' => [['-X', 'POST', '--data', '{}', 'orders'], 'Problem', 400];
         yield 'what was never ordered' => [['orders/contract-9999'], 'Problem', 404];
         yield 'messages' => [['messages'], 'Messages', 200];
+        yield 'what was paid in' => [['entries'], 'Entries', 200];
+        yield 'what came after that' => [['entries?after=0'], 'Entries', 200];
         yield 'another token' => [['-H', 'Authorization: Bearer c1.lake', 'account'], 'Problem', 401];
     }
 
@@ -217,6 +219,7 @@ final class BridgeReferenceTest extends TestCase
             ],
         ]);
         $this->world->weather('fair', 0, 'the bridge');
+        $this->world->payIn('c1', '40.00');
         $port = getenv('WORLD_BRIDGE_PORT');
         $process = new Process([
             'curl',

@@ -26,6 +26,7 @@ use Acre\Wire\Epp\Command\KeyChange;
 use Acre\Wire\Epp\Command\Login;
 use Acre\Wire\Epp\Command\Logout;
 use Acre\Wire\Epp\Command\Poll;
+use Acre\Wire\Epp\Command\RestoreReport;
 use Acre\Wire\Epp\Command\Transfer;
 use Acre\Wire\Epp\Command\TransferStep;
 use Acre\Wire\Epp\Data\PostalInfo;
@@ -149,6 +150,9 @@ final class EppSchemaTest extends TestCase
             new DomainInfo('bell.com'),
             AccountUpdate::cancelHandover('bell.com'),
             new AccountInfo('40718'),
+            new AccountInfo('40718', ''),
+            new AccountInfo('40718', '1'),
+            Poll::next(),
             Poll::next(),
             Poll::kept('2'),
             new FeeCheck(['bell.com', 'free.com'], ['create' => 1, 'restore' => null]),
@@ -160,6 +164,9 @@ final class EppSchemaTest extends TestCase
             new Delete(EppObject::Domain, 'bell.com'),
             new DomainInfo('bell.com'),
             new DomainUpdate('bell.com', restore: true),
+            new RestoreReport('bell.com', 'as it was', 'as it is', new DateTimeImmutable(), new DateTimeImmutable(), 'Registrant error.'),
+            new AccountInfo('40718', '0'),
+            Poll::next(),
             new Logout(),
         ];
         foreach ($commands as $place => $command) {
@@ -187,6 +194,7 @@ final class EppSchemaTest extends TestCase
             AccountUpdate::disclose('bell.com', ['organisation']),
             AccountUpdate::handOver('bell.com', '51877', 'wickerby-foundry'),
             new AccountInfo('40718'),
+            new AccountInfo('40718', '7'),
         ];
         $refused = 0;
         for ($run = 0; $run < 500; $run++) {

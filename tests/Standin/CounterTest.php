@@ -142,6 +142,32 @@ final class CounterTest extends TestCase
         );
     }
 
+    public function test_it_sells_years_and_restores_out_of_what_the_account_holds(): void
+    {
+        self::assertSame('the account holds too little.', $this->errand('Renew them for so many years'));
+        $account = $this->world->store->account('p1');
+        self::assertNotNull($account);
+        $this->world->till->payIn($account, 120_00, $this->world->now());
+        $before = $this->world->store->name('slip.com')?->ends;
+        self::assertSame(
+            'it cost 19.80, and runs until 2032-03-17.',
+            $this->errand('Renew them for so many years', more: ['years' => '2']),
+        );
+        self::assertGreaterThan(700, intdiv(($this->world->store->name('slip.com')->ends ?? 0) - ($before ?? 0), 86_400));
+        self::assertSame('it is not in redemption.', $this->errand('Restore them'));
+        $name = $this->world->store->name('slip.com');
+        $name?->delete($this->world->now());
+        self::assertNotNull($name);
+        $this->world->change($name);
+        self::assertStringStartsWith('it cost 86.00', $this->errand('Restore them'));
+        $csv = (new CounterPages($this->world, 'key'))->statement(['number' => $account->number, 'login' => $account->login])->body;
+        self::assertMatchesRegularExpression(
+            "/^Number,Date,Description,Domain,Amount,Currency,Balance\r\n\d+,[-\d]+,Payment,,120\.00,GBP,120\.00\r\n"
+                ."\d+,[-\d]+,Renewal,slip\.com,-19\.80,GBP,100\.20\r\n\d+,[-\d]+,Restore,slip\.com,-86\.00,GBP,14\.20\r\n$/D",
+            $csv,
+        );
+    }
+
     public function test_locks_renewal_codes_and_taking_back(): void
     {
         self::assertSame('lift the lock first.', $this->errand('Request the auth codes'));

@@ -5,15 +5,19 @@ declare(strict_types=1);
 namespace App\Actions\Money;
 
 use Acre\Core\Money\Money;
+use Acre\Core\Money\MoneyError;
 use Acre\Core\Time\Instant;
 
 /** One line of a registrar's statement. */
 final readonly class StatementLine
 {
+    private const KINDS = ['add', 'renew', 'transfer', 'restore', 'top_up', 'refund'];
+
     /**
      * @param  Money  $amount  below nothing: charged
      * @param  string|null  $name  A-labels; null: it names none
      * @param  string  $reference  the registrar's number of it, or what tells it from other lines
+     * @param  string|null  $told  what it was for, where the registrar says so in a word
      */
     public function __construct(
         public Instant $on,
@@ -21,7 +25,24 @@ final readonly class StatementLine
         public ?string $name,
         public string $words,
         public string $reference,
+        public ?string $told = null,
     ) {
+    }
+
+    /**
+     * Of what a registrar says in parts.
+     *
+     * @return self|null null: it can't be read
+     */
+    public static function told(string $id, ?Instant $at, string $amount, string $currency, string $kind, ?string $name): ?self
+    {
+        try {
+            return $id === '' || $at === null
+                ? null
+                : new self($at, Money::of($amount, $currency), $name, trim("{$kind} {$name}"), "entry {$id}", $kind);
+        } catch (MoneyError) {
+            return null;
+        }
     }
 
     /**
@@ -31,6 +52,9 @@ final readonly class StatementLine
      */
     public function kind(): string
     {
+        if (in_array($this->told, self::KINDS, true)) {
+            return $this->told;
+        }
         $words = mb_strtolower($this->words);
         $has = fn (string ...$any): bool => array_filter($any, fn (string $one): bool => str_contains($words, $one)) !== [];
 

@@ -20,15 +20,18 @@ final readonly class TakeStatement
 {
     private const BATCH = 500;
 
-    /** Seconds: a line is the same as an entry of the same name and sum within a week. */
-    private const WITHIN = 7 * 86_400;
+    /** Days: a line is the same as an entry of the same name and sum within a week. */
+    public const WITHIN = 7;
 
     public function __construct(private Connection $database, private HouseLog $log)
     {
     }
 
-    /** @return array{int, int} how many lines are new, and how many stood in the ledger already */
-    public function handle(User $user, Account $account, Statement $statement): array
+    /**
+     * @param  User|null  $user  null: its registrar has told it
+     * @return array{int, int} how many lines are new, and how many stood in the ledger already
+     */
+    public function handle(?User $user, Account $account, Statement $statement): array
     {
         return $this->database->transaction(function () use ($user, $account, $statement): array {
             Account::query()->lockForUpdate()->findOrFail($account->id);
@@ -37,14 +40,14 @@ final readonly class TakeStatement
                 $this->some($user, $account->id, $lines);
             }
             $new = $this->count($account->id) - $before;
-            $this->log->write('statement_taken', 'account', $account->id, ['lines' => count($statement->lines), 'new' => $new], $user->id);
+            $this->log->write('statement_taken', 'account', $account->id, ['lines' => count($statement->lines), 'new' => $new], $user?->id);
 
             return [$new, count($statement->lines) - $new];
         });
     }
 
     /** @param  list<StatementLine>  $lines */
-    private function some(User $user, int $accountId, array $lines): void
+    private function some(?User $user, int $accountId, array $lines): void
     {
         $lines = $this->unknown($accountId, $lines);
         if ($lines === []) {
@@ -117,8 +120,8 @@ final readonly class TakeStatement
                     AND NOT EXISTS (SELECT FROM statement_lines t WHERE t.ledger_id = l.id) ORDER BY l.charged_on, l.id",
                 [
                     $accountId,
-                    Instant::second(min([...$days, PHP_INT_MAX]) - self::WITHIN)->isoSecond(),
-                    Instant::second(max([...$days, 0]) + self::WITHIN)->isoSecond(),
+                    Instant::second(min([...$days, PHP_INT_MAX]))->plusDays(-self::WITHIN)->isoSecond(),
+                    Instant::second(max([...$days, 0]))->plusDays(self::WITHIN)->isoSecond(),
                 ],
             )) as $row
         ) {
@@ -133,7 +136,7 @@ final readonly class TakeStatement
      * @param  list<array{StatementLine, int|null}>  $new  with its name's id
      * @return list<array{account_id: int, reference: string, ledger_id: int}>
      */
-    private function enter(User $user, int $accountId, array $new): array
+    private function enter(?User $user, int $accountId, array $new): array
     {
         $entered = [];
         foreach ($new as [$line, $nameId]) {
@@ -150,7 +153,7 @@ final readonly class TakeStatement
                 'words' => mb_substr($nameId === null && $line->name !== null && ! str_contains($line->words, $line->name)
                     ? "{$line->name} {$line->words}"
                     : $line->words, 0, 500),
-                'entered_by' => $user->id,
+                'entered_by' => $user?->id,
             ]);
             $entered[] = ['account_id' => $accountId, 'reference' => $line->reference, 'ledger_id' => $id];
         }
@@ -165,7 +168,7 @@ final readonly class TakeStatement
     private static function nearest(array $known, int $epoch): ?int
     {
         $best = null;
-        $least = self::WITHIN + 1;
+        $least = self::WITHIN * 86_400 + 1;
         foreach ($known as $place => $row) {
             $away = abs(($row->instant('charged_on')->epoch ?? 0) - $epoch);
             if ($away < $least) {

@@ -33,6 +33,9 @@ final readonly class WriteLedger
         string $words = '',
         ?string $reference = null,
     ): void {
+        if ($nameId !== null && in_array($source, ['answer', 'message'], true) && $this->isTold($accountId, $nameId, $amount, $on)) {
+            return;
+        }
         $this->database->insert(
             'INSERT INTO ledger (account_id, name_id, kind, amount, currency, charged_on, source, docket_line_id, entered_by, words,
                 reference)
@@ -51,6 +54,20 @@ final readonly class WriteLedger
                 $reference === null ? null : mb_substr($reference, 0, 200),
             ],
         );
+    }
+
+    /** Whether the registrar's own entries had it before its answer or message came: what was lost on the way is told again. */
+    private function isTold(int $accountId, int $nameId, Money $amount, Instant $on): bool
+    {
+        return $this->database->table('ledger')
+            ->where(['account_id' => $accountId, 'name_id' => $nameId, 'source' => 'statement'])
+            ->where('amount', $amount->decimal())
+            ->where('currency', $amount->currency)
+            ->whereBetween('charged_on', [
+                $on->plusDays(-TakeStatement::WITHIN)->isoSecond(),
+                $on->plusDays(TakeStatement::WITHIN)->isoSecond(),
+            ])
+            ->exists();
     }
 
     /** @param  int|null  $userId  null: the registrar itself says so */

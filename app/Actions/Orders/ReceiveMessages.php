@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Orders;
 
 use App\Actions\Money\TakeCharge;
+use App\Actions\Money\TakeLowBalance;
 use App\Actions\Setbacks\SetAside;
 use App\Actions\Transfer\TransferAway;
 use App\Jobs\EndSeenLine;
@@ -57,6 +58,7 @@ final class ReceiveMessages
         private readonly Registrars $registrars,
         private readonly SettleOrders $ended,
         private readonly TakeCharge $charged,
+        private readonly TakeLowBalance $low,
         private readonly SetAside $aside,
         private readonly HouseLog $log,
         private readonly TradeClock $clock,
@@ -186,6 +188,11 @@ final class ReceiveMessages
             ),
         );
         $this->apply($account, array_values(array_filter($rows, fn (Row $row): bool => $row->intOrNull('name_id') !== null)));
+        foreach ($rows as $row) {
+            if ($row->textOrNull('kind') === MessageKind::Balance->value) {
+                $this->low->handle($account, $row);
+            }
+        }
         $this->database->update('UPDATE gate_messages SET applied_at = clock_timestamp() WHERE id = ANY (?::bigint[])', [self::list($ids)]);
     }
 

@@ -10,6 +10,7 @@ use App\Jobs\AskMoney;
 use App\Models\Account;
 use App\Models\TopUp;
 use App\Outside\Registrar\Registrars;
+use App\Queries\Money\LowBalanceTold;
 use App\Queries\Money\Purses;
 use App\Queries\Money\ReadLedger;
 use App\Queries\Money\ReadReckoning;
@@ -36,6 +37,7 @@ final readonly class MoneyController
         TradeClock $clock,
         Registrars $registrars,
         ReadReckoning $reckoning,
+        LowBalanceTold $low,
     ): View {
         $typed = fn (string $key): string => is_string($request->query($key)) ? mb_substr($request->query($key), 0, 20) : '';
         $purse = $purses->of([$account->id])[$account->id];
@@ -53,6 +55,7 @@ final readonly class MoneyController
                 ->limit(100)
                 ->get(),
             'amiss' => $reckoning->of($account->id, $clock->now()),
+            'low' => $low->of($account->id),
             'isLinked' => $registrars->hasLink($account),
             'amount' => $typed('amount'),
             'on' => $typed('on') === '' ? $clock->today()->date() : $typed('on'),

@@ -8,6 +8,7 @@ use Acre\Core\Money\Money;
 use Acre\Core\Time\Instant;
 use Acre\Wire\Json\JsonError;
 use Acre\Wire\Json\JsonNode;
+use App\Actions\Money\StatementLine;
 use App\Models\Account;
 use App\Models\Secret;
 use App\Outside\Reach\Fetch;
@@ -82,6 +83,49 @@ final readonly class BridgeRegistrar implements Registrar
             return $balance === null ? null : Told::of(null, null, $balance->text('amount'), $balance->text('currency'))->balance;
         } catch (JsonError $e) {
             throw NotReached::garbled($this->host($account), $e->getMessage());
+        }
+    }
+
+    public function entries(Account $account, string $after): ?AccountEntries
+    {
+        $fetched = $this->ask($account, 'GET', 'entries'.($after === '' ? '' : '?after='.rawurlencode($after)));
+        if ($fetched->status === 401) {
+            throw NotReached::refused($this->host($account), $fetched->status, $this->reason($account, $fetched));
+        }
+        // A bridge may leave the question out.
+        if ($fetched->status !== 200) {
+            return null;
+        }
+        try {
+            $said = $this->node($account, $fetched);
+            $nodes = $said->nodes('entries');
+
+            return new AccountEntries(
+                array_values(array_filter(array_map(self::line(...), $nodes))),
+                $nodes === [] ? null : $nodes[count($nodes) - 1]->text('id'),
+                $said->boolOrNull('more') === true,
+            );
+        } catch (JsonError $e) {
+            throw NotReached::garbled($this->host($account), $e->getMessage());
+        }
+    }
+
+    /** What can't be read of one leaves it out. */
+    private static function line(JsonNode $entry): ?StatementLine
+    {
+        try {
+            $amount = $entry->nodeOrNull('amount');
+
+            return $amount === null ? null : StatementLine::told(
+                $entry->text('id'),
+                Instant::from($entry->time('at')),
+                $amount->text('amount'),
+                $amount->text('currency'),
+                $entry->text('kind'),
+                $entry->textOrNull('name'),
+            );
+        } catch (JsonError) {
+            return null;
         }
     }
 
@@ -165,11 +209,11 @@ final readonly class BridgeRegistrar implements Registrar
         try {
             [$sum, $balance] = [$about->nodeOrNull('sum'), $about->nodeOrNull('balance')];
 
-            return $sum === null ? null : Told::of(
+            return $sum === null && $balance === null ? null : Told::of(
                 null,
-                [$sum->text('amount')],
+                $sum === null ? null : [$sum->text('amount')],
                 $balance?->text('amount'),
-                $sum->text('currency'),
+                $sum?->text('currency') ?? $balance?->text('currency'),
             );
         } catch (JsonError) {
             return null;

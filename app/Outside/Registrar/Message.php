@@ -15,7 +15,7 @@ final readonly class Message
      * @param  string|null  $name  that it is about, A-labels
      * @param  string|null  $state  of the handover or transfer that it is about; of what was put off `done` or `refused`
      * @param  string|null  $transaction  that we gave what was put off
-     * @param  Told|null  $told  of a charge: what was charged, or could not be, and what is left
+     * @param  Told|null  $told  of a charge: what was charged, or could not be, and what is left; of a balance: what is left
      */
     public function __construct(
         public string $id,

@@ -12,4 +12,6 @@ enum MessageKind: string
     case Action = 'action';
     /** A renewal that it has charged by itself, or could not. */
     case Charge = 'charge';
+    /** The account holds little. */
+    case Balance = 'balance';
 }

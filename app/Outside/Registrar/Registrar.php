@@ -46,6 +46,16 @@ interface Registrar
     public function balance(Account $account): ?Money;
 
     /**
+     * What was taken from the account, and paid in.
+     *
+     * @param  string  $after  the registrar's id of the last entry that is known; empty: none is
+     * @return AccountEntries|null null: the registrar says nothing of it
+     *
+     * @throws NotReached
+     */
+    public function entries(Account $account, string $after): ?AccountEntries;
+
+    /**
      * Whether it renews a name by itself.
      *
      * @param  string  $ascii  the name

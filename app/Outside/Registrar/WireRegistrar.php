@@ -26,6 +26,7 @@ use Acre\Wire\Epp\Command\RestoreReport;
 use Acre\Wire\Epp\Command\Transfer;
 use Acre\Wire\Epp\Command\TransferStep;
 use Acre\Wire\Epp\Data\AccountData;
+use Acre\Wire\Epp\Data\AccountEntry;
 use Acre\Wire\Epp\Data\AccountHolds;
 use Acre\Wire\Epp\Data\Availability;
 use Acre\Wire\Epp\Data\ChargeData;
@@ -33,6 +34,7 @@ use Acre\Wire\Epp\Data\ContactData;
 use Acre\Wire\Epp\Data\DomainData;
 use Acre\Wire\Epp\Data\Fees;
 use Acre\Wire\Epp\Data\HandoverData;
+use Acre\Wire\Epp\Data\LowBalance;
 use Acre\Wire\Epp\Data\NewEnd;
 use Acre\Wire\Epp\Data\PendingAction;
 use Acre\Wire\Epp\Data\SigningKey;
@@ -45,6 +47,7 @@ use Acre\Wire\Epp\EppObject;
 use Acre\Wire\Epp\EppResponse;
 use Acre\Wire\Xml\XmlError;
 use Acre\Wire\Xml\XmlNode;
+use App\Actions\Money\StatementLine;
 use App\Models\Account;
 use App\Outside\Reach\NotReached;
 use App\Outside\Registrar\Orders\AnswerTransfer;
@@ -226,6 +229,38 @@ final readonly class WireRegistrar implements Registrar
 
             return $holds === null ? null : Told::of(null, null, $holds->amount, $holds->currency)->balance;
         });
+    }
+
+    public function entries(Account $account, string $after): ?AccountEntries
+    {
+        return $this->reading($account, function () use ($account, $after): ?AccountEntries {
+            $response = $this->gates->of($account)->command(
+                new AccountInfo($account->number, $after),
+                'entries-'.bin2hex(random_bytes(8)),
+            );
+            if ($response->code() !== EppCode::Done || AccountHolds::of($response) === null) {
+                return null;
+            }
+            $entries = AccountEntry::allOf($response);
+
+            return new AccountEntries(
+                array_values(array_filter(array_map(self::line(...), $entries))),
+                $entries === [] ? null : $entries[count($entries) - 1]->id,
+                AccountEntry::areMore($response),
+            );
+        });
+    }
+
+    private static function line(AccountEntry $entry): ?StatementLine
+    {
+        return StatementLine::told(
+            $entry->id,
+            $entry->at === null ? null : Instant::from($entry->at),
+            $entry->amount,
+            $entry->currency,
+            $entry->kind,
+            $entry->name,
+        );
     }
 
     public function messages(Account $account, callable $keep): void
@@ -554,7 +589,11 @@ final readonly class WireRegistrar implements Registrar
             $state,
             $to,
             $transaction,
-            $kind === MessageKind::Charge ? self::chargeTold($response) : null,
+            match ($kind) {
+                MessageKind::Charge => self::chargeTold($response),
+                MessageKind::Balance => self::balanceTold($response),
+                default => null,
+            },
         );
     }
 
@@ -567,6 +606,7 @@ final readonly class WireRegistrar implements Registrar
         try {
             $handover = HandoverData::of($response);
             $charge = ChargeData::of($response);
+            $low = LowBalance::of($response);
             $transfer = $response->objectOrNull(EppNamespace::Domain, 'trnData') === null ? null : TransferData::of($response);
             $ended = PendingAction::of($response);
         } catch (EppError|XmlError) {
@@ -576,6 +616,7 @@ final readonly class WireRegistrar implements Registrar
         return match (true) {
             $handover !== null => [MessageKind::Handover, $handover->name, $handover->state, $handover->to, null],
             $transfer !== null => [MessageKind::Transfer, $transfer->key, $transfer->state, $transfer->asker, null],
+            $low !== null => [MessageKind::Balance, null, 'low', null, null],
             $charge !== null => [MessageKind::Charge, $charge->name, $charge->state, null, null],
             $ended !== null => [MessageKind::Action, $ended->key, $ended->isDone ? 'done' : 'refused', null, $ended->client],
             default => [null, self::anyName($response), null, null, null],
@@ -587,6 +628,13 @@ final readonly class WireRegistrar implements Registrar
         $charge = ChargeData::of($response);
 
         return $charge === null ? null : Told::of(null, [$charge->sum], $charge->balance, $charge->currency);
+    }
+
+    private static function balanceTold(EppResponse $response): ?Told
+    {
+        $low = LowBalance::of($response);
+
+        return $low === null ? null : Told::of(null, null, $low->balance, $low->currency);
     }
 
     /** The first name that it speaks of: whatever is said of one, its record is looked at soon. */

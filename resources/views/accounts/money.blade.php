@@ -16,6 +16,12 @@
                     @if ($purse->ordered !== null)
                         {{ __('money.ordered', ['sum' => $purse->ordered->text()]) }}
                     @endif
+                    @if ($low !== null)
+                        <span class="is-soon">{{ __('money.low', [
+                            'registrar' => $account->registrar->name,
+                            'day' => App\Support\Dates::exact($low),
+                        ]) }}</span>
+                    @endif
                 @elseif ($purse->from === Acre\Core\Balance\PaidFrom::Balance)
                     <span class="is-soon">{{ __('money.sentence.unknown') }}</span>
                 @elseif ($purse->from === Acre\Core\Balance\PaidFrom::Card)
@@ -118,7 +124,14 @@
                     </ul>
                 </div>
             @endif
-            <p class="lesser">{{ __('money.statement.said') }}</p>
+            <p class="lesser">{{ __('money.statement.said') }}
+                @if ($account->entries_asked_on !== null && $account->entries_after !== null)
+                    {{ __('money.statement.told', [
+                        'registrar' => $account->registrar->name,
+                        'day' => App\Support\Dates::full(Acre\Core\Time\Instant::of($account->entries_asked_on)),
+                    ]) }}
+                @endif
+            </p>
             <form method="post" action="{{ route('accounts.statement', $account) }}" enctype="multipart/form-data" class="fields">@csrf
                 <div class="columns">
                     <x-field name="statement" :label="__('money.statement.file')" id="f-statement">

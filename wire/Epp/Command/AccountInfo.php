@@ -11,7 +11,8 @@ use Acre\Wire\Epp\EppWriter;
 /** What an account is told of itself: docs/account-extension.md */
 final readonly class AccountInfo implements EppCommand
 {
-    public function __construct(private string $number)
+    /** @param  string|null  $entriesAfter  its entries too, those after the one of this id; empty: from the first; null: none */
+    public function __construct(private string $number, private ?string $entriesAfter = null)
     {
     }
 
@@ -23,7 +24,12 @@ final readonly class AccountInfo implements EppCommand
             fn (EppWriter $to) => $to->object(
                 EppNamespace::Account,
                 'info',
-                fn (EppWriter $to) => $to->text('account:number', $this->number),
+                function (EppWriter $to): void {
+                    $to->text('account:number', $this->number);
+                    if ($this->entriesAfter !== null) {
+                        $to->sign('account:entries', $this->entriesAfter === '' ? [] : ['after' => $this->entriesAfter]);
+                    }
+                },
             ),
         );
     }
