@@ -11,6 +11,7 @@ use App\Http\Almanac\CheaperController;
 use App\Http\Answers\AnswerController;
 use App\Http\Asks\AskController;
 use App\Http\Clients\ClientController;
+use App\Http\Clients\ClientYearController;
 use App\Http\Clients\LaidOutController;
 use App\Http\Clients\MergeController;
 use App\Http\Contacts\AlikeController;
@@ -422,6 +423,8 @@ Route::middleware(['auth', 'auth.session', EndsInTime::class, NothingKept::class
     Route::get('clients/{client}/laid-out/list', [LaidOutController::class, 'list'])
         ->name('clients.laid-out.list')
         ->middleware('can:look');
+    Route::get('clients/{client}/year', [ClientYearController::class, 'show'])->name('clients.year')->middleware('can:look');
+    Route::get('clients/{client}/ends', [ClientYearController::class, 'ends'])->name('clients.ends')->middleware('can:prepare');
     Route::get('clients/{client}/sheet', [ClientController::class, 'sheet'])
         ->name('clients.sheet')
         ->middleware('can:look');

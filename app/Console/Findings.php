@@ -17,6 +17,7 @@ use Acre\Core\Lifecycle\LifecycleFinding;
 use Acre\Core\Movement\MovementFinding;
 use Acre\Core\Record\RecordFinding;
 use Acre\Core\Registrant\RegistrantFinding;
+use Acre\Core\Renewal\KeepingFinding;
 use Acre\Core\Renewal\RenewalFinding;
 use Acre\Core\Title\BookFinding;
 use Acre\Core\Transfer\TransferFinding;
@@ -58,6 +59,7 @@ final class Findings extends Command
                 RedirectFinding::cases(),
                 TransferFinding::cases(),
                 RenewalFinding::cases(),
+                KeepingFinding::cases(),
                 ServersFinding::cases(),
                 DnssecFinding::cases(),
                 MailFinding::cases(),

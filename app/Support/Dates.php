@@ -34,6 +34,12 @@ final class Dates
         return gmdate(self::house()->dates()->short(), $instant->epoch);
     }
 
+    /** `Oct` */
+    public static function month(Instant $instant): string
+    {
+        return gmdate('M', $instant->epoch);
+    }
+
     /** With the time of day where it is known: `6 Oct 2026, 09:00 UTC` */
     public static function exact(Instant $instant): string
     {

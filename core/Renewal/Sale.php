@@ -46,6 +46,12 @@ abstract readonly class Sale
         return Readiness::of([...$findings, ...$isHopeless ? [] : $this->aboutMoney(), ...$this->seenOutside], []);
     }
 
+    /** Whether it can be had today, as far as that is no matter of money. */
+    final public function isPossible(): bool
+    {
+        return Readiness::of([...$this->aboutTheName(), ...$this->about()], [])->isClear();
+    }
+
     /** The end that it then has; null: today's is not known. */
     abstract public function endAfter(): ?Instant;
 

@@ -231,6 +231,13 @@ return [
         'key_unusable' => 'The DKIM key at :host is withdrawn or can’t be read',
         'may_send' => 'It takes no mail, but does not say that it sends none: “v=spf1 -all” would',
     ],
+    'keeping' => [
+        'meant_to_lapse' => 'It is meant to lapse on :ends',
+        'nothing_answers' => 'No name server answers for it: it has neither pages nor mail',
+        'nothing_there' => 'It has neither pages nor mail',
+        'leads_on' => 'It only redirects to :target',
+        'dear' => 'It costs :sum a year, where the others usually cost :usual',
+    ],
     'renewal' => [
         'under_way' => 'Docket :docket is moving it, until :by: a transfer counts from the expiry that it began with',
         'already_moving' => 'The registry says that a transfer of it is pending',

@@ -32,6 +32,7 @@ use Acre\Core\Movement\Verdict;
 use Acre\Core\Name\NameFinding;
 use Acre\Core\Record\RecordFinding;
 use Acre\Core\Registrant\RegistrantFinding;
+use Acre\Core\Renewal\KeepingFinding;
 use Acre\Core\Renewal\RenewalFinding;
 use Acre\Core\Rulebook\Phase;
 use Acre\Core\Standing\NextKind;
@@ -119,6 +120,7 @@ final class WordsTest extends TestCase
                 ...HostingFinding::cases(),
                 ...RedirectFinding::cases(),
                 ...RenewalFinding::cases(),
+                ...KeepingFinding::cases(),
             ] as $tag
         ) {
             $said = __('findings.'.$tag::area().'.'.$tag->value);
@@ -153,6 +155,7 @@ final class WordsTest extends TestCase
                 ...HostingFinding::cases(),
                 ...RedirectFinding::cases(),
                 ...RenewalFinding::cases(),
+                ...KeepingFinding::cases(),
             ] as $tag
         ) {
             $finding = Finding::of(

@@ -42,6 +42,7 @@ abstract class BuyAtRegistrar extends DeedAtRegistrar implements Costs, Illustra
     /** @var array<int, Order> by line, what its registrar has done */
     private array $orders = [];
 
+    /** @param  JudgeSales<covariant Sale>  $sales */
     public function __construct(
         Rulebook $book,
         GateOrders $gateOrders,

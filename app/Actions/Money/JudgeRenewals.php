@@ -9,7 +9,11 @@ use Acre\Core\Renewal\Renewal;
 use Acre\Core\Time\Instant;
 use App\Queries\Names\HeldCase;
 
-/** Renewals, at the years that a deed's terms say. */
+/**
+ * Renewals, at the years that a deed's terms say.
+ *
+ * @extends JudgeSales<Renewal>
+ */
 final class JudgeRenewals extends JudgeSales
 {
     protected function make(HeldCase $file, array $terms, Instant $now, array $rates, Paying $paying): Renewal

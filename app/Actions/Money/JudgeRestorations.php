@@ -11,7 +11,11 @@ use Acre\Core\Renewal\Restoration;
 use Acre\Core\Time\Instant;
 use App\Queries\Names\HeldCase;
 
-/** Deleted names that are to be taken back. */
+/**
+ * Deleted names that are to be taken back.
+ *
+ * @extends JudgeSales<Restoration>
+ */
 final class JudgeRestorations extends JudgeSales
 {
     protected function make(HeldCase $file, array $terms, Instant $now, array $rates, Paying $paying): Restoration

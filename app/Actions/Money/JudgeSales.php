@@ -16,7 +16,11 @@ use App\Queries\Money\PriceBook;
 use App\Queries\Money\Purses;
 use App\Queries\Names\HeldCase;
 
-/** Makes the sales of names that the core judges; what accounts hold is shared out in the order in which the names come. */
+/**
+ * Makes the sales of names that the core judges; what accounts hold is shared out in the order in which the names come.
+ *
+ * @template TSale of Sale
+ */
 abstract class JudgeSales
 {
     /** @var array<int, AccountPurse> by account */
@@ -39,6 +43,7 @@ abstract class JudgeSales
     /**
      * @param  array<string, mixed>  $terms  of the deed
      * @param  array<string, Rate>  $rates  of its suffix at its registrar, by action
+     * @return TSale
      */
     abstract protected function make(HeldCase $file, array $terms, Instant $now, array $rates, Paying $paying): Sale;
 
@@ -68,6 +73,7 @@ abstract class JudgeSales
      * Of a name that was read ahead.
      *
      * @param  array<string, mixed>  $terms
+     * @return TSale
      */
     final public function of(HeldCase $file, array $terms, Instant $now): Sale
     {

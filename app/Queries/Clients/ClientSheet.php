@@ -31,6 +31,7 @@ final readonly class ClientSheet
                 ->orderBy('name_id')
                 ->limit(self::MOST)
                 ->select([
+                    'name_id',
                     'unicode',
                     'ascii',
                     'created_on',

@@ -51,7 +51,7 @@ final readonly class ReadLaidOut
         );
     }
 
-    private static function rule(Client $client): Surcharge
+    public static function rule(Client $client): Surcharge
     {
         return new Surcharge(
             $client->surcharge_percent,

@@ -43,6 +43,7 @@
         <p class="head-deeds">
             @if ($names !== null)
                 <a class="button" href="{{ route('clients.sheet', $client) }}">{{ __('clients.show.names_sheet') }}</a>
+                <a class="button" href="{{ route('clients.year', $client) }}">{{ __('clients.a_year.open') }}</a>
                 <a class="button" href="{{ route('clients.laid-out', $client) }}">{{ __('clients.laid_out.open') }}</a>
             @endif @can('prepare')
             @if ($names !== null)
