@@ -34,10 +34,10 @@ final class Dates
         return gmdate(self::house()->dates()->short(), $instant->epoch);
     }
 
-    /** `Oct` */
-    public static function month(Instant $instant): string
+    /** `Oct`, or `Oct 2026` */
+    public static function month(Instant $instant, bool $withYear = false): string
     {
-        return gmdate('M', $instant->epoch);
+        return gmdate($withYear ? 'M Y' : 'M', $instant->epoch);
     }
 
     /** With the time of day where it is known: `6 Oct 2026, 09:00 UTC` */

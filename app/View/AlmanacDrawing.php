@@ -38,6 +38,9 @@ final readonly class AlmanacDrawing
 
     public Axis $axis;
 
+    /** Whether today is in it. */
+    public bool $isToday;
+
     /** @var list<array{x: float, label: string, strong: bool}> */
     public array $months;
 
@@ -64,16 +67,22 @@ final readonly class AlmanacDrawing
     /** @param  AlmanacRead|null  $today  the same with nothing otherwise, drawn beneath; null: it is so */
     public function __construct(AlmanacRead $read, string $currency, ?AlmanacRead $today = null)
     {
-        $this->axis = Axis::between($read->asked->now->toDay(), $read->until());
-        $this->months = $this->months($read->asked->now);
+        $this->axis = Axis::between($read->asked->shownFrom(), $read->asked->shownUntil());
+        $this->months = $this->months();
+        $this->isToday = $this->axis->covers($read->asked->now);
         $runs = self::runs($read, $currency);
         $one = self::one($runs);
         $other = $today === null ? null : self::one(self::runs($today, $currency));
         $most = max(1, self::most($one), self::most($other));
         [$this->path, $this->holdsY] = $one === null ? [null, 0.0] : $this->steps($one, $most);
-        $this->pathToday = $other === null ? null : $this->steps($other, $most)[0];
-        $this->holds = $one?->forecast->purse->holds?->text();
-        $entries = array_merge(...array_map(fn (AccountRun $run): array => $run->entries, $runs));
+        // Of another account it would say nothing.
+        $this->pathToday = $other === null || $other->account->id !== $one?->account->id ? null : $this->steps($other, $most)[0];
+        // Nearer, it is what is left when the part begins.
+        $this->holds = $read->asked->zoom === null ? $one?->forecast->purse->holds?->text() : null;
+        $entries = array_values(array_filter(
+            array_merge(...array_map(fn (AccountRun $run): array => $run->entries, $runs)),
+            fn (Entry $entry): bool => $read->asked->isShown($entry->at),
+        ));
         $this->topUps = array_map(
             fn (Entry $entry): float => $this->x($entry->at),
             array_values(array_filter($entries, fn (Entry $entry): bool => $entry->kind === EntryKind::TopUp)),
@@ -129,12 +138,16 @@ final readonly class AlmanacDrawing
     {
         $start = $run->forecast->purse->holds?->minor() ?? 0;
         $y = fn (int $left): float => round(self::NOTHING - max(0, $left) / $most * self::HEIGHT, 1);
-        $path = 'M'.self::LEFT.' '.$y($start);
         // One step a place: an account can be charged a hundred times on a day.
         $steps = [];
         foreach ($run->forecast->entries as $entry) {
-            $steps[(string) $this->x($entry->at)] = $y($entry->left ?? 0);
+            if ($entry->at->isBefore($this->axis->from)) {
+                $start = $entry->left ?? 0;
+            } elseif ($entry->at->isBefore($this->axis->until)) {
+                $steps[(string) $this->x($entry->at)] = $y($entry->left ?? 0);
+            }
         }
+        $path = 'M'.self::LEFT.' '.$y($start);
         foreach ($steps as $x => $left) {
             $path .= " H{$x} V{$left}";
         }
@@ -159,7 +172,7 @@ final readonly class AlmanacDrawing
             }
         }
         ksort($sums);
-        $most = max(1, ...array_map(fn (array $sum): int => max($sum['paid'], $sum['refused']), array_values($sums)));
+        $most = max([1, ...array_map(fn (array $sum): int => max($sum['paid'], $sum['refused']), array_values($sums))]);
         $bars = [];
         foreach ($sums as $slot => $sum) {
             $height = fn (int $minor): float => $minor === 0 ? 0.0 : round(max(2, $minor / $most * self::BAR), 1);
@@ -196,14 +209,18 @@ final readonly class AlmanacDrawing
     }
 
     /** @return list<array{x: float, label: string, strong: bool}> */
-    private function months(Instant $now): array
+    private function months(): array
     {
         $ticks = [];
-        $month = Instant::of(substr($now->date(), 0, 7).'-01');
-        for ($i = 1; $this->axis->covers($month->plusMonths($i)); $i++) {
+        $month = Instant::of(substr($this->axis->from->date(), 0, 7).'-01');
+        for ($i = $month->isBefore($this->axis->from) ? 1 : 0; $this->axis->covers($month->plusMonths($i)); $i++) {
             $at = $month->plusMonths($i);
             $isJanuary = substr($at->date(), 5, 2) === '01';
-            $ticks[] = ['x' => $this->x($at), 'label' => gmdate($isJanuary ? 'M Y' : 'M', $at->epoch), 'strong' => $isJanuary];
+            $ticks[] = [
+                'x' => $this->x($at),
+                'label' => gmdate($isJanuary ? 'M Y' : 'M', $at->epoch),
+                'strong' => $isJanuary,
+            ];
         }
         // A year is always named; other months where their name has room, before the year's too.
         $free = 0.0;

@@ -49,7 +49,8 @@ final class AlmanacTest extends TestCase
             // A year on, bell.com and chime.com are charged once more, on 12 October: that is after the span.
             ->assertSee('Charges in this time: £29.70 with tax.')
             ->assertSee('One top-up of £19.30 by 12 Oct 2026 carries all of it.')
-            ->assertDontSee('asked.com')
+            // No charge, but something to decide.
+            ->assertSeeInOrder(['knell.com', 'Deadlines and holds in this time', 'asked.com'])
             ->assertDontSee('over.com');
         $this->get("{$address}&count=every")->assertSee('asked.com')->assertDontSee('over.com')->assertSee('£39.60');
         $this->get("{$address}&months=24")->assertSee('Charges in this time: £59.40')->assertSee('12 Oct 2027');
@@ -243,6 +244,102 @@ final class AlmanacTest extends TestCase
             'currency' => 'GBP',
             'span' => Span::since(Instant::of('2020-01-01')),
         ]);
+    }
+
+    /** bell.com, chime.com and knell.com cost 29.70 in the year; a transfer is 8.50 and adds one, a year there 8.00. */
+    public function test_what_it_would_be_if_names_were_moved(): void
+    {
+        $this->holds('10.40');
+        $lantern = Registrar::query()->create(['name' => 'Lantern Wholesale']);
+        $there = $this->house->account('L-1', null, $lantern);
+        foreach (['renew' => '8.00', 'transfer' => '8.50'] as $action => $amount) {
+            $this->price($lantern, $action, $amount);
+        }
+        $this->house->name('there.com', $there, facts: ['ends_on' => Instant::of('2027-01-05'), 'intent' => 'by_itself']);
+        app(KeepMoney::class)->balance($this->house->steward, $there, Money::of('20.00', 'GBP'));
+        $address = "/almanac?of=account-{$this->house->ours->id}";
+        $this->get("{$address}&move-to={$there->id}")
+            ->assertOk()
+            ->assertSee('It would be £25.50, against £29.70 as it is: £4.20 less.')
+            // What is there already is charged too, and is no part of it.
+            ->assertSeeInOrder(['7 Oct 2026', 'bell.com', 'and 1 more', 'Lantern Wholesale L-1', '£17.00', '£3.00', '£8.50 refused'])
+            ->assertDontSee('there.com');
+        $this->get("{$address}&move-to={$there->id}&moved=knell.com")
+            ->assertSee('It would be £28.30, against £29.70')
+            ->assertSee('value="knell.com"', false);
+        $this->get("{$address}&months=36&move-to={$there->id}")->assertSee('It would be £73.50, against £89.10');
+        $this->get("{$address}&move-to={$there->id}&let-go=knell.com")->assertSee('It would be £17.00, against £29.70');
+        // An account that is not ours, or none, changes nothing.
+        foreach ([$this->house->theirs->id, 999_999, 'x'] as $no) {
+            $this->get("{$address}&move-to={$no}")->assertOk()->assertDontSee('It would be');
+        }
+        // Where it is priced by nobody it is left out, and said.
+        Price::query()->where('registrar_id', $lantern->id)->where('action', 'transfer')->delete();
+        $this->get("{$address}&move-to={$there->id}")->assertSee('3 charges are left out');
+    }
+
+    public function test_three_months_nearer(): void
+    {
+        $this->holds('100');
+        $address = "/almanac?of=account-{$this->house->ours->id}&count=every";
+        $page = $this->get($address)->assertSee('zoom=2027-01', false)->assertDontSee('all of it</a>', false);
+        $page->assertSee('bell.com')->assertSee('knell.com');
+        $this->get("{$address}&zoom=2026-11")
+            ->assertSee('knell.com')
+            ->assertDontSee('bell.com</a>', false)
+            // Two were charged before.
+            ->assertSee('£70.30')
+            ->assertSee('zoom=2027-01', false)
+            ->assertSee('all of it</a>', false);
+        $this->get("{$address}&zoom=2026-10")
+            ->assertSee('aria-current="true">Oct 2026', false)
+            ->assertSee('bell.com')
+            ->assertSee('knell.com');
+        $this->get("{$address}&zoom=2027-01")->assertOk()->assertDontSee('bell.com')->assertDontSee('knell.com');
+        foreach (['2026-13', '1999-01', 'x', '2026-1'] as $odd) {
+            $this->get("{$address}&zoom={$odd}")->assertOk()->assertDontSee('all of it</a>', false)->assertSee('bell.com');
+        }
+        $this->get("{$address}&zoom=2031-01")->assertOk();
+    }
+
+    public function test_deadlines_and_holds(): void
+    {
+        $this->house->name('held.com', facts: ['created_on' => Instant::of('2026-09-20'), 'ends_on' => Instant::of('2028-09-20')]);
+        $this->house->name('late.com', facts: ['ends_on' => Instant::of('2026-09-24')]);
+        $other = $this->house->account('OTHER-1', null, $this->house->skerry);
+        $this->house->name('elsewhere.com', $other, facts: ['ends_on' => Instant::of('2026-11-24'), 'intent' => 'ask_client']);
+        $this->get('/almanac')
+            ->assertSee('Deadlines and holds in this time')
+            ->assertSeeInOrder(['last day at this price, or to keep it', 'late.com'])
+            ->assertSeeInOrder(['late.com', '10 Nov 2026', 'the client must decide', 'elsewhere.com'])
+            ->assertSeeInOrder(['the client must decide', 'asked.com', 'may be transferred again', 'held.com']);
+        $this->get("/almanac?of=account-{$other->id}")->assertSee('elsewhere.com')->assertDontSee('held.com');
+        $this->get("/almanac?of=client-{$this->house->foundry->id}&zoom=2027-03")->assertDontSee('Deadlines and holds');
+    }
+
+    public function test_as_a_calendar(): void
+    {
+        $this->holds('10.40');
+        $this->post("/accounts/{$this->house->ours->id}/top-ups", ['amount' => '5', 'currency' => 'GBP', 'on' => '2026-12-01']);
+        $calendar = $this->get("/almanac/calendar.ics?of=account-{$this->house->ours->id}")->assertOk();
+        $calendar->assertHeader('Content-Type', 'text/calendar; charset=utf-8');
+        $text = str_replace("\r\n ", '', $calendar->streamedContent());
+        foreach (
+            [
+                'SUMMARY:Skerry Registrations 40718 charges one renewal: £9.90',
+                'SUMMARY:Skerry Registrations 40718 can’t pay one renewal: £9.90',
+                'SUMMARY:Top up Skerry Registrations 40718: £5.00',
+                'DTSTART;VALUE=DATE:20261012',
+                'DTSTART;VALUE=DATE:20261201',
+                'knell.com',
+            ] as $part
+        ) {
+            self::assertStringContainsString($part, $text);
+        }
+        // Warned before what can't be paid, and before a top-up; not before what can.
+        self::assertSame(4 + 4 + 2, substr_count($text, 'BEGIN:VALARM'));
+        config(['house.charges_a_page' => 1]);
+        $this->get('/almanac/calendar.ics')->assertRedirectContains('/almanac?of=all');
     }
 
     public function test_the_ledger_is_only_added_to(): void

@@ -4,15 +4,19 @@ declare(strict_types=1);
 
 namespace App\Http\Almanac;
 
+use Acre\Wire\Calendar\Calendar;
 use Acre\Wire\Lists\ListKind;
 use Acre\Wire\Lists\ListWriter;
 use App\Models\Account;
 use App\Models\Registrar;
+use App\Queries\Almanac\AlmanacCalendar;
 use App\Queries\Almanac\AlmanacRead;
 use App\Queries\Almanac\Asked;
 use App\Queries\Almanac\ReadAlmanac;
+use App\Queries\Almanac\ReadDeadlines;
 use App\Queries\Almanac\Refusals;
 use App\Queries\Almanac\TooManyCharges;
+use App\Support\TradeClock;
 use App\View\AlmanacDrawing;
 use App\View\Words;
 use Illuminate\Http\RedirectResponse;
@@ -28,13 +32,16 @@ final readonly class AlmanacController
     /** Accounts that can be chosen in the sentence; all others by their own page. */
     private const LISTED = 60;
 
+    /** Accounts that names can be moved to in a what-if. */
+    private const TARGETS = 500;
+
     private const HEADINGS = ['day', 'registrar', 'account', 'what', 'name', 'term_ends', 'amount', 'currency', 'balance_after', 'again'];
 
     public function __construct(private ReadAlmanac $read, private Words $words)
     {
     }
 
-    public function show(AlmanacRequest $request, Refusals $refusals): View
+    public function show(AlmanacRequest $request, Refusals $refusals, ReadDeadlines $deadlines): View
     {
         $asked = $request->asked();
         try {
@@ -53,6 +60,7 @@ final readonly class AlmanacController
             'rows' => $rows,
             'more' => count($all) - count($rows),
             'topUps' => $read->topUps($rows),
+            'deadlines' => $deadlines->of($asked),
             'refusals' => $refusals->of($rows),
             'drawings' => array_combine(
                 AlmanacDrawing::currencies($read),
@@ -66,6 +74,15 @@ final readonly class AlmanacController
                 ->orderBy('number')
                 ->limit(self::LISTED)
                 ->get(),
+            'targets' => Account::query()
+                ->with('registrar')
+                ->where('access', 'ours')
+                ->orderBy('number')
+                ->limit(self::TARGETS)
+                ->get()
+                ->mapWithKeys(fn (Account $one): array => [$one->id => "{$one->registrar->name} {$one->number}"])
+                ->sort()
+                ->all(),
             'registrars' => Registrar::query()->orderBy('name')->limit(self::LISTED)->get(['id', 'name']),
             'address' => fn (array $change): string => route('almanac', [...$asked->address(), ...$change]),
             'words' => $this->words,
@@ -89,6 +106,35 @@ final readonly class AlmanacController
         );
     }
 
+    /** The same as days of a calendar; what can't be paid is told before. */
+    public function calendar(AlmanacRequest $request, AlmanacCalendar $calendar, TradeClock $clock): StreamedResponse|RedirectResponse
+    {
+        $asked = $request->asked();
+        try {
+            $read = $this->read->handle($asked, $this->most());
+        } catch (TooManyCharges) {
+            return to_route('almanac', $asked->address());
+        }
+        $host = parse_url(config()->string('app.url'), PHP_URL_HOST);
+
+        return response()->streamDownload(
+            function () use ($calendar, $read, $host, $clock): void {
+                foreach (
+                    Calendar::text(
+                        $calendar->days($read),
+                        'Acre Roll',
+                        is_string($host) ? $host : 'acre-roll',
+                        $clock->today()->toDateTime(),
+                    ) as $piece
+                ) {
+                    echo $piece;
+                }
+            },
+            "almanac-{$asked->scope->text()}.ics",
+            ['Content-Type' => 'text/calendar; charset=UTF-8'],
+        );
+    }
+
     /**
      * What is asked for, and the same with nothing otherwise where something is.
      *
@@ -98,7 +144,7 @@ final readonly class AlmanacController
      */
     private function both(Asked $asked): array
     {
-        return $asked->whatIf->isAsToday()
+        return $asked->isAsToday()
             ? [$this->read->handle($asked, $this->most()), null]
             : [$this->read->handle($asked, intdiv($this->most(), 2)), $this->read->handle($asked->asToday(), intdiv($this->most(), 2))];
     }
@@ -114,7 +160,7 @@ final readonly class AlmanacController
     {
         return view('almanac.too-many', [
             'shorter' => $asked->months === 12 ? null : route('almanac', ['months' => '12'] + $asked->address()),
-            'asToday' => $asked->whatIf->isAsToday() ? null : route('almanac', $asked->asToday()->address()),
+            'asToday' => $asked->isAsToday() ? null : route('almanac', $asked->asToday()->address()),
             'registrars' => Registrar::query()->orderBy('name')->limit(self::LISTED)->get(['id', 'name']),
             'months' => $asked->months,
         ]);

@@ -87,6 +87,9 @@ final readonly class AlmanacRead
         $rows = [];
         foreach ($this->runs as $place => $run) {
             foreach ($run->entries as $entry) {
+                if (! $this->asked->isShown($entry->at)) {
+                    continue;
+                }
                 // Told once, however often it is tried again.
                 if ($entry->kind === EntryKind::Refused && $entry->isTriedAgain()) {
                     continue;

@@ -11,6 +11,7 @@ use Acre\Core\Balance\Forecast;
 use Acre\Core\Balance\Purse;
 use Acre\Core\Balance\TopUp;
 use Acre\Core\Lifecycle\LateTerms;
+use Acre\Core\Lifecycle\Term;
 use Acre\Core\Money\Money;
 use Acre\Core\Price\Rate;
 use Acre\Core\Rulebook\Rulebook;
@@ -42,9 +43,10 @@ final readonly class ReadAlmanac
     public function handle(Asked $asked, ?int $most = null): AlmanacRead
     {
         $accounts = $this->accounts($asked->scope);
-        $purses = $this->purses->of($accounts);
-        [$charges, $unpriced, $shown] = $this->charges($asked, $purses, $most ?? PHP_INT_MAX);
-        $topUps = $asked->withTopUps ? $this->topUps($accounts, $asked->now) : [];
+        // Where names would be moved to is looked at too.
+        $purses = $this->purses->of(array_unique([...$accounts, ...$asked->moveTo === null ? [] : [$asked->moveTo]]));
+        [$charges, $unpriced, $shown] = $this->charges($asked, $accounts, $purses, $most ?? PHP_INT_MAX);
+        $topUps = $asked->withTopUps ? $this->topUps(array_keys($purses), $asked->now) : [];
         $runs = [];
         foreach ($purses as $id => $account) {
             foreach ($charges[$id] ?? [] as $currency => $due) {
@@ -104,13 +106,14 @@ final readonly class ReadAlmanac
     }
 
     /**
-     * @param  array<int, AccountPurse>  $purses
+     * @param  list<int>  $accounts  of the scope
+     * @param  array<int, AccountPurse>  $purses  theirs, and that of the account where names would be moved to
      * @return array{array<int, array<string, list<Charge>>>, int, array<string, true>|null} charges by account and currency; how many have
      *     no price; and the names that are shown, where those are not all
      *
      * @throws TooManyCharges
      */
-    private function charges(Asked $asked, array $purses, int $most): array
+    private function charges(Asked $asked, array $accounts, array $purses, int $most): array
     {
         $from = $asked->now;
         $until = $asked->until();
@@ -122,16 +125,45 @@ final readonly class ReadAlmanac
         $least = [];
         $found = [];
         $unpriced = $count = 0;
-        $shown = $asked->scope->kind === ScopeKind::Client ? [] : null;
+        $inScope = array_fill_keys($accounts, true);
+        $shown = $asked->scope->kind === ScopeKind::Client || count($purses) > count($accounts) ? [] : null;
+        $moveTo = $asked->moveTo === null ? null : $purses[$asked->moveTo] ?? null;
+        $there = $moveTo === null ? [] : $this->prices->of([$moveTo->registrarId], $from)[$moveTo->registrarId] ?? [];
         foreach ($this->names(array_keys($purses), $asked->every, $from)->cursor() as $one) {
             $row = Row::of($one);
             $account = $purses[$row->int('account_id')];
             $suffix = $row->text('suffix');
             $own = $row->textOrNull('own_renewal');
+            $isShown = $asked->scope->kind === ScopeKind::Client
+                ? $row->int('client_id') === $asked->scope->id
+                : isset($inScope[$account->id]);
+            $moves = $moveTo !== null && $isShown && $account->registrarId !== $moveTo->registrarId && $asked->isMoved($row->text('ascii'))
+                && ! $asked->whatIf->isLetGo($row->text('ascii'));
             $least[$suffix] ??= $this->rules->for($suffix, $from)->leastMonths->value;
             $ends = $row->instant('ends_on', 'ends_is_day');
             if ($ends === null) {
                 continue;
+            }
+            if ($moves) {
+                // The year that a transfer adds is paid with it, and none by auto-renewal before.
+                $transfer = $there[$suffix]['transfer'] ?? null;
+                $unpriced += $transfer === null ? 1 : 0;
+                if ($transfer !== null) {
+                    $found[$moveTo->id][$transfer->gross()->currency][] = new Charge(
+                        $row->text('ascii'),
+                        // The first day on which money can be there for it.
+                        $from->toDay()->plusDays(1),
+                        $ends,
+                        $transfer->gross(),
+                    );
+                    $count++;
+                }
+                $ends = Term::extend(
+                    $row->instant('created_on', 'created_is_day'),
+                    $ends,
+                    12 * $this->rules->for($suffix, $from)->moveAdds->value,
+                );
+                [$account, $own] = [$moveTo, null];
             }
             $come = ChargesToCome::of(
                 $row->text('ascii'),
@@ -146,9 +178,8 @@ final readonly class ReadAlmanac
                 $from,
                 $until,
                 $asked->whatIf,
-                $row->textOrNull('last_charge') === 'refused',
+                ! $moves && $row->textOrNull('last_charge') === 'refused',
             );
-            $isShown = $shown === null || $row->int('client_id') === $asked->scope->id;
             $unpriced += $isShown ? $come->unpriced : 0;
             $count += count($come->charges);
             if ($count > $most) {

@@ -55,6 +55,8 @@
                 ['count' => number_format($drawing->firstRefused['count'])],
             ) }}</text>
         @endif
-        <line class="d-today" x1="5" x2="5" y1="{{ $top }}" y2="{{ $floor + 3 }}" />
+        @if ($drawing->isToday)
+            <line class="d-today" x1="5" x2="5" y1="{{ $top }}" y2="{{ $floor + 3 }}" />
+        @endif
     </svg>
 </div>

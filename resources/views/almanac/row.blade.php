@@ -14,7 +14,7 @@
             ) }}
         @endif
     </th>
-    @if ($asked->scope->kind !== App\Queries\Almanac\ScopeKind::Account)
+    @if ($showsAccount)
         <td data-label="{{ __('almanac.account') }}"><a href="{{ $address(['of' => "account-{$row->run->account->id}"]) }}">{{
             $row->run->account->registrar
         }} {{ $row->run->account->number }}</a></td>

@@ -1,5 +1,6 @@
 @php($short = $read->firstShort())
 @php($carries = $short?->topUps($asked->now)->topUps[0] ?? null)
+@php($showsAccount = $asked->scope->kind !== App\Queries\Almanac\ScopeKind::Account || $asked->moveTo !== null)
 @php($text = fn(array $sums): string => implode(' + ', array_map(fn($sum) => $sum->text(), $sums)))
 <x-layout :title="__('almanac.title')" area="Almanac">
     <div class="head head-long">
@@ -58,12 +59,29 @@
             @endif
             <a class="button" href="{{ route('almanac.cheaper', ['of' => $asked->scope->text()]) }}">{{ __('almanac.cheaper.open') }}</a>
             <a class="button" href="{{ route('almanac.list', $asked->address()) }}">{{ __('almanac.list') }}</a>
+            <a class="button" href="{{ route('almanac.calendar', $asked->address()) }}">{{ __('almanac.as_calendar') }}</a>
         </p>
     </div>
     @include('almanac.what-if')
     @foreach ($drawings as $currency => $drawing)
         @include('almanac.drawing')
     @endforeach
+    @if ($drawings !== [] || $asked->zoom !== null)
+        <p class="zoom">{{ __('almanac.zoom') }}
+            @foreach ($asked->parts() as $from)
+                @if ($asked->zoom !== null && $from->date() === $asked->zoom->date())
+                    <strong aria-current="true">{{ App\Support\Dates::month($from, true) }}</strong>
+                @else
+                    <a class="in-text" href="{{ $address(['zoom' => substr($from->date(), 0, 7)]) }}">{{
+                        App\Support\Dates::month($from, true)
+                    }}</a>
+                @endif
+            @endforeach
+            @if ($asked->zoom !== null)
+                · <a class="in-text" href="{{ $address(['zoom' => null]) }}">{{ __('almanac.whole') }}</a>
+            @endif
+        </p>
+    @endif
     @if ($rows !== [])
         <table class="sheet apart">
             <caption class="hide">{{ __('almanac.names') }}</caption>
@@ -71,7 +89,7 @@
                 <tr>
                     <th scope="col">{{ __('almanac.day') }}</th>
                     <th scope="col" class="c-name">{{ __('almanac.names') }}</th>
-                    @if ($asked->scope->kind !== App\Queries\Almanac\ScopeKind::Account)
+                    @if ($showsAccount)
                         <th scope="col">{{ __('almanac.account') }}</th>
                     @endif
                     <th scope="col" class="sum">{{ __('almanac.amount') }}</th>
@@ -90,4 +108,5 @@
             <p class="lesser">{{ trans_choice('almanac.more', $more, ['count' => number_format($more)]) }}</p>
         @endif
     @endif
+    @include('almanac.deadlines')
 </x-layout>

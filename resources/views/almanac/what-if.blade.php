@@ -25,6 +25,10 @@
                 :note="__('almanac.what_if.let_go_said')"/>
             <x-field name="years" type="choice" :label="__('almanac.what_if.years')" :value="(string) $what->years"
                 :options="array_combine(range(1, 10), range(1, 10))"/>
+            <x-field name="move-to" type="choice" :label="__('almanac.what_if.move_to')" :value="(string) $asked->moveTo"
+                :options="['' => __('almanac.what_if.nowhere')] + $targets"/>
+            <x-field name="moved" :label="__('almanac.what_if.moved')" :value="$asked->address()['moved'] ?? ''" maxlength="4000"
+                :note="__('almanac.what_if.moved_said')"/>
         </div>
         <p><button>{{ __('almanac.what_if.show') }}</button></p>
     </form>
