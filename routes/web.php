@@ -55,6 +55,7 @@ use App\Http\Patterns\PatternController;
 use App\Http\People\PersonController;
 use App\Http\Plans\PlanController;
 use App\Http\Received\ReceivedController;
+use App\Http\Registrars\OfferController;
 use App\Http\Registrars\PriceController;
 use App\Http\Registrars\PriceListController;
 use App\Http\Registrars\RegistrarController;
@@ -431,6 +432,12 @@ Route::middleware(['auth', 'auth.session', EndsInTime::class, NothingKept::class
         ->middleware('can:look');
     Route::post('registrars/{registrar}/prices/list', PriceListController::class)
         ->name('registrars.prices.list')
+        ->middleware('can:prepare');
+    Route::post('registrars/{registrar}/offers', [OfferController::class, 'store'])
+        ->name('registrars.offers.store')
+        ->middleware('can:prepare');
+    Route::delete('registrars/{registrar}/offers/{offer}', [OfferController::class, 'withdraw'])
+        ->name('registrars.offers.withdraw')
         ->middleware('can:prepare');
     Route::post('registrars/{registrar}/prices', [PriceController::class, 'store'])
         ->name('registrars.prices.store')

@@ -31,7 +31,8 @@ final readonly class Move
 
         return new self(
             self::yearly($here, $years),
-            $renewals === 0 ? $transfer->gross() : $transfer->gross()->plus(self::yearly($there, $renewals)),
+            // What is offered today is over by the first renewal there.
+            $renewals === 0 ? $transfer->gross() : $transfer->gross()->plus(self::yearly($there->usual(), $renewals)),
         );
     }
 
@@ -41,9 +42,9 @@ final readonly class Move
         return $this->stays->minus($this->moves);
     }
 
-    /** Each year is an invoice of its own. */
+    /** Each year is an invoice of its own; what is offered now holds for the first of them. */
     private static function yearly(Rate $rate, int $years): Money
     {
-        return $rate->gross()->times($years);
+        return $rate->gross()->plus($rate->usual()->gross()->times($years - 1));
     }
 }

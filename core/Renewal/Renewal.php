@@ -57,20 +57,22 @@ final readonly class Renewal extends Sale
 
     public function price(): ?Money
     {
-        $late = $this->lateRate();
-
-        return $this->rate === null ? null : ($late === null ? $this->rate->gross($this->years) : $this->rate->gross($this->years)->plus(
-            $late->gross(),
-        ));
+        return $this->withLate($this->rate?->gross($this->years), $this->lateRate()?->gross());
     }
 
     public function fee(): ?Money
     {
-        $late = $this->lateRate();
+        return $this->withLate($this->rate?->net($this->years), $this->lateRate()?->net());
+    }
 
-        return $this->rate === null ? null : ($late === null ? $this->rate->net($this->years) : $this->rate->net($this->years)->plus(
-            $late->net(),
-        ));
+    public function usualPrice(): ?Money
+    {
+        return $this->withLate($this->rate?->usual()->gross($this->years), $this->lateRate()?->gross());
+    }
+
+    private function withLate(?Money $sum, ?Money $late): ?Money
+    {
+        return $sum === null || $late === null ? $sum : $sum->plus($late);
     }
 
     /** What is asked on top today; null: nothing. */

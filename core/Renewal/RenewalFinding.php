@@ -27,6 +27,8 @@ enum RenewalFinding: string implements FindingTag
     case TooFewYears = 'too_few_years';
     case PriceNotKnown = 'price_not_known';
     case LatePrice = 'late_price';
+    case Offered = 'offered';
+    case OfferedByCode = 'offered_by_code';
     case BalanceLacks = 'balance_lacks';
     case BalanceNotKnown = 'balance_not_known';
     case CardExpired = 'card_expired';
@@ -57,6 +59,8 @@ enum RenewalFinding: string implements FindingTag
             self::TooManyYears, self::TooFewYears, self::VeryLong => ['years'],
             self::PriceNotKnown, self::YearOnTop => ['registrar'],
             self::LatePrice => ['sum'],
+            self::Offered => ['usual'],
+            self::OfferedByCode => ['usual', 'code'],
             self::BalanceLacks => ['account', 'sum'],
             self::BalanceNotKnown => ['account'],
             self::CardExpired => ['account', 'on'],

@@ -30,6 +30,11 @@ final readonly class Restoration extends Sale
         return $this->rate?->gross();
     }
 
+    public function usualPrice(): ?Money
+    {
+        return $this->rate?->usual()->gross();
+    }
+
     public function fee(): ?Money
     {
         return $this->rate?->net();

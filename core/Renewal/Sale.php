@@ -61,6 +61,9 @@ abstract readonly class Sale
     /** The same before tax, as registries count it. */
     abstract public function fee(): ?Money;
 
+    /** What is paid in the end where no offer holds. */
+    abstract public function usualPrice(): ?Money;
+
     /**
      * What is paid in the end where its registrar charged another fee than agreed.
      *
@@ -99,6 +102,22 @@ abstract readonly class Sale
     }
 
     /** @return list<Finding> */
+    private function aboutOffer(): array
+    {
+        $offer = $this->rate?->offer;
+        if ($offer === null) {
+            return [];
+        }
+        $usual = $this->rate->usual()->gross();
+
+        return [
+            $offer->code === null
+                ? Finding::of(RenewalFinding::Offered, Effect::Worth, null, usual: $usual)
+                : Finding::of(RenewalFinding::OfferedByCode, Effect::Worth, null, usual: $usual, code: $offer->code),
+        ];
+    }
+
+    /** @return list<Finding> */
     private function aboutMoney(): array
     {
         $sum = $this->price();
@@ -113,7 +132,7 @@ abstract readonly class Sale
                 ),
             ];
         }
-        $findings = [];
+        $findings = $this->aboutOffer();
         $lacks = $this->paying->lacks($sum);
         if ($lacks !== null) {
             $findings[] = Finding::of(RenewalFinding::BalanceLacks, Effect::Stops, null, account: $this->paying->account, sum: $lacks);

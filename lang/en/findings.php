@@ -250,6 +250,8 @@ return [
         'too_few_years' => 'Its registry sells no fewer years at once than :years',
         'price_not_known' => 'We don’t know what :registrar charges for it',
         'late_price' => 'It is late, which adds :sum',
+        'offered' => 'At an offer: a year usually costs :usual',
+        'offered_by_code' => 'At an offer, with the code :code: a year usually costs :usual',
         'balance_lacks' => 'Account :account has :sum too little',
         'balance_not_known' => 'We don’t know what account :account holds',
         'card_expired' => 'The card of account :account expired on :on',

@@ -125,6 +125,7 @@ final class TruthTest extends TestCase
                 'opened_by' => $house->clerk->id,
             ])->id,
             'letter' => 'yearly',
+            'offer' => 1,
             'setback' => 1,
             'uuid' => House::token(),
             'sha256' => str_repeat('0', 64),

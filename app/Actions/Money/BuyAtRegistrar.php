@@ -147,20 +147,24 @@ abstract class BuyAtRegistrar extends DeedAtRegistrar implements Costs, Illustra
 
         return [
             'before' => ['ends' => $end($file->facts->ends)],
-            'after' => ['ends' => $end($sale->endAfter())] + ($price === null ? [] : ['costs' => $price->text()]),
+            'after' => ['ends' => $end($sale->endAfter())]
+                + ($price === null ? [] : ['costs' => $price->text()])
+                + ($sale->rate?->offer?->code === null ? [] : ['code' => $sale->rate->offer->code]),
         ];
     }
 
     public function picture(array $files, array $terms, Instant $now): array
     {
         $accounts = [];
-        $sums = [];
+        $sums = $nets = $usual = [];
         foreach ($files as $file) {
             $sale = $this->sale($file, $terms, $now);
             if (! $sale->judge()->isClear()) {
                 continue;
             }
             $sums[] = $sale->price();
+            $nets[] = $sale->fee();
+            $usual[] = $sale->usualPrice();
             $id = $file->account->id;
             $accounts[$id] ??= [
                 'account' => "{$file->account->registrarName} {$file->account->number}",
@@ -175,6 +179,7 @@ abstract class BuyAtRegistrar extends DeedAtRegistrar implements Costs, Illustra
 
         return [
             'sums' => array_map(fn (Money $sum): string => $sum->text(), array_values(Sums::of($sums))),
+            'quotes' => self::quotes(Sums::of($sums), Sums::of($nets), Sums::of($usual)),
             'accounts' => array_map(
                 function (array $one): array {
                     $sums = Sums::of($one['prices']);
@@ -194,6 +199,30 @@ abstract class BuyAtRegistrar extends DeedAtRegistrar implements Costs, Illustra
     }
 
     /**
+     * What of the sums is tax, and what they would be without offers.
+     *
+     * @param  array<string, Money>  $sums  with tax, by currency
+     * @param  array<string, Money>  $nets
+     * @param  array<string, Money>  $usual
+     * @return list<string>
+     */
+    private static function quotes(array $sums, array $nets, array $usual): array
+    {
+        $said = [];
+        foreach ($sums as $currency => $sum) {
+            $net = $nets[$currency] ?? $sum;
+            if (! $net->equals($sum)) {
+                $said[] = self::text('deeds.renew.with_tax', ['net' => $net->text(), 'tax' => $sum->minus($net)->text()]);
+            }
+            if (isset($usual[$currency]) && ! $usual[$currency]->equals($sum)) {
+                $said[] = self::text('deeds.renew.usually', ['sum' => $usual[$currency]->text()]);
+            }
+        }
+
+        return $said;
+    }
+
+    /**
      * What it may cost at most, as orders say it.
      *
      * @param  array<string, mixed>  $terms
@@ -209,10 +238,12 @@ abstract class BuyAtRegistrar extends DeedAtRegistrar implements Costs, Illustra
     protected function slipValues(Account $account, array $lines, array $terms): array
     {
         $sums = Sums::of(array_map(fn (DocketLine $line): ?Money => LineCost::of($line)?->sum, $lines));
+        $codes = array_map(fn (DocketLine $line): ?string => $line->after['code'] ?? null, $lines);
+        $codes = array_unique(array_filter($codes, is_string(...)));
 
-        return $sums === [] ? [] : [
+        return ($sums === [] ? [] : [
             self::text('deeds.renew.slip_sum') => implode(' + ', array_map(fn (Money $sum): string => $sum->text(), array_values($sums))),
-        ];
+        ]) + ($codes === [] ? [] : [self::text('deeds.renew.slip_code') => implode(', ', $codes)]);
     }
 
     protected function isSo(HeldCase $file, array $terms): bool

@@ -33,6 +33,9 @@ final readonly class MakeStandings
 {
     private const BATCH = 1_000;
 
+    /** Until when prices that begin or end were looked for. */
+    private const PRICES = 'prices_looked';
+
     /** The columns of a standing that this class writes. */
     private const COLUMNS = [
         'name_id',
@@ -169,6 +172,7 @@ final readonly class MakeStandings
     public function due(?callable $progress = null, ?int $batches = null): int
     {
         $made = 0;
+        $this->database->transaction($this->pricesTurned(...));
         $this->database->transaction($this->spread(...));
         do {
             try {
@@ -183,6 +187,23 @@ final readonly class MakeStandings
         } while ($count > 0 && ($batches === null || --$batches > 0));
 
         return $made;
+    }
+
+    /** From the day on which a price or an offer begins or ends, names at its registrar cost something else. */
+    private function pricesTurned(): void
+    {
+        $now = $this->clock->now();
+        $kept = $this->database->table('settings')->where('key', self::PRICES)->lockForUpdate()->value('value');
+        $last = is_string($kept) ? Instant::second((int) $kept) : $now;
+        foreach (['prices', 'offers'] as $table) {
+            $this->database->insert(
+                "INSERT INTO standings_stale_groups (whose, whose_id) SELECT DISTINCT 'registrar_id', registrar_id FROM {$table}
+                    WHERE (lower(span) > ?::timestamptz AND lower(span) <= ?::timestamptz)
+                    OR (upper(span) > ?::timestamptz AND upper(span) <= ?::timestamptz)",
+                [$last->isoSecond(), $now->isoSecond(), $last->isoSecond(), $now->isoSecond()],
+            );
+        }
+        $this->database->table('settings')->upsert([['key' => self::PRICES, 'value' => (string) $now->epoch]], ['key'], ['value']);
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Registrars;
 
 use App\Actions\SaveRow;
+use App\Models\Offer;
 use App\Models\Price;
 use App\Models\Registrar;
 use App\Queries\Tallies;
@@ -49,6 +50,12 @@ final readonly class RegistrarController
             'registrar' => $registrar,
             'accounts' => $accounts,
             'tallies' => $this->tallies->by('account_id', $accounts),
+            'offers' => Offer::query()
+                ->where('registrar_id', $registrar->id)
+                ->whereNull('withdrawn_at')
+                ->orderByRaw('lower(span) DESC')
+                ->limit(200)
+                ->get(),
             'prices' => $registrar->prices()->orderBy('suffix')->orderBy('action')->orderByRaw('lower(span) DESC')->get(),
             'price' => new Price,
             'today' => $this->clock->today(),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Queries\Money;
 
 use Acre\Core\Money\Money;
+use Acre\Core\Price\Offer;
 use Acre\Core\Price\Rate;
 use Acre\Core\Price\Rates;
 use Acre\Core\Time\Instant;
@@ -19,6 +20,8 @@ final readonly class PriceBook
     }
 
     /**
+     * With what they offer on that day, also to whoever has a code: what is bought says which.
+     *
      * @param  array<array-key, int>  $registrars
      * @return array<int, array<string, array<string, Rate>>> by registrar, suffix and action
      */
@@ -38,11 +41,47 @@ final readonly class PriceBook
             );
         }
 
+        foreach ($this->offers($registrars, $on) as $registrar => $offers) {
+            foreach ($found[$registrar] ?? [] as $suffix => $rates) {
+                foreach ($rates as $action => $rate) {
+                    $found[$registrar][$suffix][$action] = $rate->with([
+                        ...$offers[$suffix][$action] ?? [],
+                        // Those that hold for every suffix.
+                        ...$offers[''][$action] ?? [],
+                    ]);
+                }
+            }
+        }
+
         return $found;
     }
 
     /**
-     * What they ask over a span, as far as that is known today.
+     * @param  array<array-key, int>  $registrars
+     * @return array<int, array<string, array<string, list<Offer>>>> by registrar, suffix and action
+     */
+    private function offers(array $registrars, Instant $on): array
+    {
+        $found = [];
+        foreach (
+            Row::all($this->database->select(
+                "SELECT registrar_id, coalesce(suffix, '') AS suffix, action, percent, amount, currency, first_only, code,
+                    upper(span) AS until FROM offers
+                    WHERE registrar_id = ANY (?::bigint[]) AND span @> ?::timestamptz AND withdrawn_at IS NULL ORDER BY id",
+                ['{'.implode(',', $registrars).'}', $on->isoSecond()],
+            )) as $row
+        ) {
+            $rest = [$row->bool('first_only'), $row->textOrNull('code'), $row->instant('until')];
+            $found[$row->int('registrar_id')][$row->text('suffix')][$row->text('action')][] = $row->textOrNull('percent') === null
+                ? Offer::price(Money::of($row->text('amount'), $row->text('currency')), ...$rest)
+                : Offer::percent($row->text('percent'), ...$rest);
+        }
+
+        return $found;
+    }
+
+    /**
+     * What they ask over a span, as far as that is known today; no auto-renewal is charged by an offer.
      *
      * @param  array<array-key, int>  $registrars
      * @return array<int, array<string, Rates>> of renewals, by registrar and suffix

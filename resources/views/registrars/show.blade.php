@@ -264,4 +264,5 @@
             </form>
         @endcan
     </section>
+    @include('registrars.offers')
 </x-layout>

@@ -14,6 +14,7 @@ use Acre\Core\Lifecycle\Waiting;
 use Acre\Core\Money\Money;
 use Acre\Core\Movement\Readiness;
 use Acre\Core\Movement\Verdict;
+use Acre\Core\Price\Offer;
 use Acre\Core\Price\Rate;
 use Acre\Core\Renewal\Paying;
 use Acre\Core\Renewal\Renewal;
@@ -104,6 +105,7 @@ final class RenewalTest extends TestCase
         self::assertSame(['2030-11-02', '29.70', '35.64'], $told('years=3'));
         self::assertSame(['2028-02-29', '9.90', '11.88'], $told('created=2020-02-29 ends=2027-02-28'));
         self::assertSame(['2027-09-20', '24.90', '29.88'], $told('ends=2026-09-20 plain=10 late=15'));
+        self::assertSame(['2029-11-02', '15.84', '19.01'], $told('years=2 off=20'));
         self::assertSame([null, null, null], $told('ends=none price=none'));
         // Three times 9.99 and 7.7% are 32.28; three times 10.76 would be a penny less or more.
         $rate = new Rate(Money::of('9.99', 'CHF'), '7.7');
@@ -146,7 +148,7 @@ final class RenewalTest extends TestCase
         return new Renewal(
             self::life($said, $now),
             (int) ($said['years'] ?? '1'),
-            self::rate($said['price'] ?? '9.90'),
+            self::offered($said, self::rate($said['price'] ?? '9.90')),
             self::rate($said['late'] ?? 'none'),
             self::paying($said),
             self::under($said),
@@ -195,6 +197,12 @@ final class RenewalTest extends TestCase
     private static function rate(string $price): ?Rate
     {
         return $price === 'none' ? null : new Rate(Money::of($price, 'GBP'), '20');
+    }
+
+    /** @param  array<string, string>  $said */
+    private static function offered(array $said, ?Rate $rate): ?Rate
+    {
+        return isset($said['off']) ? $rate?->with([Offer::percent($said['off'], code: $said['code'] ?? null)]) : $rate;
     }
 
     /** @param  array<string, string>  $said */

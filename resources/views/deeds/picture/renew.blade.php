@@ -1,6 +1,8 @@
-{{-- $sums: what the clear ones cost; $accounts: for each account that pays, what it costs there and what is left --}}
+{{-- $sums: what the clear ones cost; $quotes: what of it is tax, and what it would be without offers; $accounts: for each account that
+    pays, what it costs there and what is left --}}
 @if ($sums !== [])
-    <p class="apart after-card"><strong>{{ __('deeds.renew.costs', ['sum' => implode(' + ', $sums)]) }}</strong></p>
+    <p class="apart after-card"><strong>{{ __('deeds.renew.costs', ['sum' => implode(' + ', $sums)]) }}</strong>
+        {{ implode(' ', $quotes) }}</p>
     <table class="sheet apart">
         <caption class="hide">{{ __('deeds.renew.left') }}</caption>
         <thead>
