@@ -73,7 +73,7 @@ final class EntriesTest extends TestCase
         $this->work($account);
         app(AskEntries::class)->handle($account->id, isWanted: true);
         self::assertCount(2, $this->ledger($account));
-        self::assertSame('180.10', $this->left($account));
+        self::assertSame('200.10', $this->left($account));
         $this->get("/accounts/{$account->id}/money")
             ->assertSee("{$account->registrar->name} also tells us its entries each day, last on ".Dates::full($this->now()))
             ->assertSee('Paid in');
@@ -153,14 +153,14 @@ final class EntriesTest extends TestCase
     public function test_a_warning_that_it_holds_little_is_heard(string $link): void
     {
         [$account] = $this->at($link);
-        $names = array_map(fn (): string => $this->held($account)->ascii, range(1, 14));
+        $names = array_map(fn (): string => $this->held($account)->ascii, range(1, 16));
         $this->pressAs($this->house->steward, '/deeds/renew?name='.implode(',', $names));
         app(ReceiveMessages::class)->handle($account->id);
-        self::assertSame('11.40', $this->left($account));
+        self::assertSame('11.60', $this->left($account));
         $this->get("/accounts/{$account->id}/money")->assertSee("{$account->registrar->name} warned on");
         $this->world->payIn($account->number, '100.00');
         app(AskEntries::class)->handle($account->id, isWanted: true);
         $this->get("/accounts/{$account->id}/money")->assertDontSee("{$account->registrar->name} warned on");
-        self::assertSame('111.40', $this->left($account));
+        self::assertSame('111.60', $this->left($account));
     }
 }

@@ -39,7 +39,7 @@ final class RenewTest extends TestCase
         foreach ([$this->wire, $this->bridge] as $account) {
             app()->call([new WorkGate($account->id), 'handle']);
         }
-        self::assertSame('150.00', $this->left($this->wire), 'both say what they hold');
+        self::assertSame('170.00', $this->left($this->wire), 'both say what they hold');
         $names = [
             ...array_map(fn (): Name => $this->held($this->wire), range(1, 15)),
             ...array_map(fn (): Name => $this->held($this->bridge), range(1, 15)),
@@ -49,7 +49,7 @@ final class RenewTest extends TestCase
         $this->get($address)
             ->assertSee('40 of 40 can go now')
             ->assertSee('Costs £396.00 with tax')
-            ->assertSeeInOrder([$this->wire->number, '15', '£148.50', '£150.00', '£1.50'])
+            ->assertSeeInOrder([$this->wire->number, '15', '£148.50', '£170.00', '£21.50'])
             ->assertSeeInOrder([$this->slip->number, '10', '£99.00', 'not known', 'not known'])
             ->assertSee('can’t be undone');
         $this->pressAs($this->house->steward, $address)->assertRedirect();
@@ -83,10 +83,10 @@ final class RenewTest extends TestCase
                 0,
             ),
         );
-        self::assertSame(['1.50', '1.50'], [$this->left($this->wire), $this->left($this->bridge)]);
+        self::assertSame(['21.50', '21.50'], [$this->left($this->wire), $this->left($this->bridge)]);
         $heard = fn (Account $account, string $what): int => array_count_values($this->world->heard($account->number))[$what] ?? 0;
         self::assertSame([15, 15], [$heard($this->wire, 'renew 1000'), $heard($this->bridge, 'renew 200')]);
-        $this->get("/accounts/{$this->wire->id}/money")->assertSee('£1.50')->assertSee('−£9.90')->assertSee("docket {$docket->id}");
+        $this->get("/accounts/{$this->wire->id}/money")->assertSee('£21.50')->assertSee('−£9.90')->assertSee("docket {$docket->id}");
     }
 
     public function test_what_the_registrar_has_set_otherwise_than_meant_is_found_and_set(): void
@@ -194,7 +194,7 @@ final class RenewTest extends TestCase
             self::assertSame(OrderState::Done, $order->refresh()->state, $place);
             self::assertSame('2029-11-02', $this->ends($name), 'two years, and not four');
             $this->work($account);
-            self::assertSame('130.20', $this->left($account), $place);
+            self::assertSame('150.20', $this->left($account), $place);
             self::assertSame(1, DB::table('ledger')->where('name_id', $name->id)->count());
         }
     }

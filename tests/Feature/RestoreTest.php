@@ -85,7 +85,7 @@ final class RestoreTest extends TestCase
             ->assertSee('It can be restored until 31 Oct, then it is lost')
             ->assertSee('Pellbridge may charge the year on top of the restore')
             ->assertDontSee('Skerry may charge')
-            ->assertSeeInOrder([$this->wire->number, '£86.00', '£150.00', '£64.00']);
+            ->assertSeeInOrder([$this->wire->number, '£86.00', '£170.00', '£84.00']);
         $this->pressAs($this->house->steward, $address)->assertRedirect();
         foreach ([$this->wire, $this->bridge] as $account) {
             $this->work($account);
@@ -110,7 +110,7 @@ final class RestoreTest extends TestCase
             ->selectRaw('kind, sum(amount) AS sum')
             ->pluck('sum', 'kind')
             ->all());
-        self::assertSame(['64.00', '64.00'], [$this->left($this->wire), $this->left($this->bridge)]);
+        self::assertSame(['84.00', '84.00'], [$this->left($this->wire), $this->left($this->bridge)]);
         $heard = array_count_values($this->world->heard($this->wire->number));
         self::assertSame(2, $heard['update 1000'] ?? 0, 'the request and the report');
         $this->get("/names/{$names[0]->ascii}")->assertDontSee('Only after a restore')->assertSee('Renew');
@@ -152,7 +152,7 @@ final class RestoreTest extends TestCase
         $this->again($this->wire);
         self::assertSame(LineState::Done, DocketLine::query()->sole()->state);
         $this->work($this->wire);
-        self::assertSame('64.00', $this->left($this->wire));
+        self::assertSame('84.00', $this->left($this->wire));
     }
 
     public function test_what_is_not_deleted_is_not_restored(): void

@@ -48,8 +48,8 @@ trait ThreeAccounts
             $this->world->weather('fair', 0, $place);
         }
         $trial = substr(md5(self::class), 0, 4).self::$trials++.'-'.getmypid();
-        $this->wire = $this->account("RW-{$trial}", $this->house->skerry, 'skerry', 150_00);
-        $this->bridge = $this->account("RB-{$trial}", $oriel, 'oriel', 150_00);
+        $this->wire = $this->account("RW-{$trial}", $this->house->skerry, 'skerry', 170_00);
+        $this->bridge = $this->account("RB-{$trial}", $oriel, 'oriel', 170_00);
         $this->slip = $this->house->account("RS-{$trial}", null, $pellbridge);
         $this->actingAs($this->house->steward);
     }
@@ -101,7 +101,7 @@ trait ThreeAccounts
     private function account(string $number, Registrar $registrar, string $at, int $balance): Account
     {
         $account = $this->house->account($number, null, $registrar);
-        $secret = Secret::query()->create(['kind' => 'gate_password', 'about' => 'a trial', 'value' => "r {$number}"]);
+        $secret = Secret::query()->create(['kind' => 'gate_password', 'about' => 'a trial', 'value' => 'three cormorants']);
         $account->update([
             'gate_secret_id' => $secret->id,
             'gate_for' => GatePin::of($registrar->refresh()),
@@ -118,7 +118,7 @@ trait ThreeAccounts
                 'registrar' => $at,
                 'login' => (string) $account->login,
                 'mailbox' => 'a@b.example',
-                'password' => "r {$number}",
+                'password' => 'three cormorants',
                 'balance' => $balance,
             ]],
         ]);

@@ -192,8 +192,12 @@ final readonly class MakeStandings
     /** From the day on which a price or an offer begins or ends, names at its registrar cost something else. */
     private function pricesTurned(): void
     {
+        // Whoever looks just now looks for all.
+        if ($this->database->scalar('SELECT pg_try_advisory_xact_lock(7311)') !== true) {
+            return;
+        }
         $now = $this->clock->now();
-        $kept = $this->database->table('settings')->where('key', self::PRICES)->lockForUpdate()->value('value');
+        $kept = $this->database->table('settings')->where('key', self::PRICES)->value('value');
         $last = is_string($kept) ? Instant::second((int) $kept) : $now;
         foreach (['prices', 'offers'] as $table) {
             $this->database->insert(
