@@ -7,6 +7,7 @@ namespace App\Jobs;
 use App\Actions\Money\AskAutoRenew;
 use App\Actions\Money\AskBalance;
 use App\Actions\Money\AskEntries;
+use App\Actions\Money\AskPrices;
 use App\Actions\Orders\ReceiveMessages;
 use App\Actions\Orders\SendOrders;
 use App\Support\Row;
@@ -38,8 +39,14 @@ final class WorkGate implements ShouldBeUniqueUntilProcessing, ShouldQueue
         return (string) $this->accountId;
     }
 
-    public function handle(SendOrders $tell, ReceiveMessages $take, AskEntries $entries, AskBalance $ask, AskAutoRenew $renews): void
-    {
+    public function handle(
+        SendOrders $tell,
+        ReceiveMessages $take,
+        AskEntries $entries,
+        AskBalance $ask,
+        AskAutoRenew $renews,
+        AskPrices $prices,
+    ): void {
         try {
             if ($tell->handle($this->accountId)) {
                 self::dispatch($this->accountId);
@@ -50,6 +57,7 @@ final class WorkGate implements ShouldBeUniqueUntilProcessing, ShouldQueue
             $entries->handle($this->accountId);
             $ask->handle($this->accountId);
             $renews->handle($this->accountId);
+            $prices->handle($this->accountId);
         }
     }
 

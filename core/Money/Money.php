@@ -114,6 +114,15 @@ final readonly class Money implements JsonSerializable
         return $this->changedBy($percent);
     }
 
+    /** What it was before so much tax came to it, where that is a sum of which the tax makes this one; null: there is none. */
+    public function withoutTax(string $percent): ?self
+    {
+        $rate = BigDecimal::of($percent)->dividedBy(100, 6, RoundingMode::HALF_UP)->plus(1);
+        $net = new self($this->amount->dividedBy($rate, Decimals::of($this->currency), RoundingMode::HALF_UP), $this->currency);
+
+        return $net->withTax($percent)->equals($this) ? $net : null;
+    }
+
     /** @param  string  $percent  by which it is more, or below nothing less; halves round up */
     public function changedBy(string $percent): self
     {

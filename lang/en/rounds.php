@@ -65,6 +65,12 @@ return [
         'unpaid' => 'on hold, for :client',
         'cost' => 'site and mail do not work',
     ],
+    'prices' => [
+        'says' => 'asks :asks a year, and its list here says :listed',
+        'none' => 'asks :asks a year, and its list here has no price',
+        'cost' => 'sums shown are wrong',
+        'deed' => 'Correct the list',
+    ],
     'money' => [
         'only' => 'can’t pay what falls due: :sum is missing',
         'says' => '{1} can’t pay one of :all: :sum is missing|[2,*] can’t pay :count of :all: :sum is missing',

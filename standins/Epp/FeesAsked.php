@@ -47,6 +47,9 @@ final readonly class FeesAsked
             foreach ($names as $name => $why) {
                 $to->open('fee:cd', ['avail' => $why === null ? '1' : '0'], function (EppWriter $to) use ($name, $why): void {
                     $to->text('fee:objID', (string) $name);
+                    if ($why === null && Prices::isPremium(strtolower((string) $name))) {
+                        $to->text('fee:class', 'premium');
+                    }
                     foreach ($why === null ? $this->commands : [] as $command) {
                         self::command($to, $command, strtolower((string) $name));
                     }
@@ -67,7 +70,8 @@ final readonly class FeesAsked
             in_array($what, self::PRICED, true) &&
             ($period?->attribute('unit') ?? 'y') === 'y' &&
             $years <= ($what === 'transfer' ? 1 : DomainGround::YEARS_AHEAD);
-        $to->open('fee:command', ['name' => $what, ...$isPriced ? ['standard' => '1'] : []], function (EppWriter $to) use (
+        $isStandard = $isPriced && ! Prices::isPremium($name);
+        $to->open('fee:command', ['name' => $what, ...$isStandard ? ['standard' => '1'] : []], function (EppWriter $to) use (
             $what,
             $name,
             $period,

@@ -23,10 +23,21 @@ final class Prices
 
     private const RESTORE = 8600;
 
+    /** So many times a premium name costs what others cost. */
+    private const PREMIUM = 10;
+
     /** @param  string  $what  create, renew, transfer or restore */
     public static function of(string $what, string $name, int $years = 1): int
     {
-        return $what === 'restore' ? self::RESTORE : (self::YEAR[substr((string) strstr($name, '.'), 1)] ?? 1500) * $years;
+        return $what === 'restore'
+            ? self::RESTORE
+            : (self::YEAR[substr((string) strstr($name, '.'), 1)] ?? 1500) * $years * (self::isPremium($name) ? self::PREMIUM : 1);
+    }
+
+    /** Names that are dearer than others of their suffix. */
+    public static function isPremium(string $name): bool
+    {
+        return str_starts_with($name, 'premium-');
     }
 
     public static function written(int $pence): string

@@ -744,6 +744,8 @@ final class GateTest extends TestCase
     public function test_fees_are_told_agreed_and_charged(): void
     {
         $talk = $this->gate->session('40718');
+        $premium = Fees::allOf($talk->say(new FeeCheck(['premium-bell.com'], ['create' => 1])))['premium-bell.com']['create'];
+        self::assertSame([['99.00'], 'premium', false], [$premium->fees, $premium->class, $premium->isStandard]);
         $fees = Fees::allOf($talk->say(new FeeCheck(['bell.com', 'free.co.uk'], ['renew' => 1, 'restore' => null])));
         self::assertSame(
             ['9.90', '86.00', 'GBP'],

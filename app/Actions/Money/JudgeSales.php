@@ -95,12 +95,17 @@ abstract class JudgeSales
     }
 
     /**
-     * A price of a name's own is what is paid in the end; nobody has said what of it is tax.
+     * A price of a name's own is what is paid in the end; the tax in it is that of its registrar's list, where that can be.
      *
      * @param  Rate|null  $listed  what its registrar's list has
      */
     final protected static function rate(?Money $own, ?Rate $listed): ?Rate
     {
-        return $own === null || $listed?->gross()->equals($own) === true ? $listed : new Rate($own, '0');
+        if ($own === null || $listed?->gross()->equals($own) === true) {
+            return $listed;
+        }
+        $net = $listed === null ? null : $own->withoutTax($listed->taxPercent);
+
+        return $net === null || $listed === null ? new Rate($own, '0') : new Rate($net, $listed->taxPercent);
     }
 }

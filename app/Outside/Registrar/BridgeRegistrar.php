@@ -86,6 +86,12 @@ final readonly class BridgeRegistrar implements Registrar
         }
     }
 
+    /** The contract has no question for it: what an order may cost is told with it. */
+    public function prices(Account $account, array $names): ?array
+    {
+        return null;
+    }
+
     public function entries(Account $account, string $after): ?AccountEntries
     {
         $fetched = $this->ask($account, 'GET', 'entries'.($after === '' ? '' : '?after='.rawurlencode($after)));

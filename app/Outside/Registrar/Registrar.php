@@ -46,6 +46,16 @@ interface Registrar
     public function balance(Account $account): ?Money;
 
     /**
+     * What a year of names costs.
+     *
+     * @param  non-empty-list<string>  $names  A-labels
+     * @return array<string, AskedPrice>|null by name, those that it says; null: the registrar says no prices
+     *
+     * @throws NotReached
+     */
+    public function prices(Account $account, array $names): ?array;
+
+    /**
      * What was taken from the account, and paid in.
      *
      * @param  string  $after  the registrar's id of the last entry that is known; empty: none is

@@ -18,6 +18,7 @@ use Acre\Wire\Epp\Command\DomainChange;
 use Acre\Wire\Epp\Command\DomainInfo;
 use Acre\Wire\Epp\Command\DomainRenew;
 use Acre\Wire\Epp\Command\DomainUpdate;
+use Acre\Wire\Epp\Command\FeeCheck;
 use Acre\Wire\Epp\Command\HostAddresses;
 use Acre\Wire\Epp\Command\HostCreate;
 use Acre\Wire\Epp\Command\KeyChange;
@@ -228,6 +229,25 @@ final readonly class WireRegistrar implements Registrar
             $holds = $response->code() === EppCode::Done ? AccountHolds::of($response) : null;
 
             return $holds === null ? null : Told::of(null, null, $holds->amount, $holds->currency)->balance;
+        });
+    }
+
+    public function prices(Account $account, array $names): ?array
+    {
+        return $this->reading($account, function () use ($account, $names): ?array {
+            $response = $this->gates->of($account)->command(new FeeCheck($names, ['renew' => 1]), 'prices-'.bin2hex(random_bytes(8)));
+            if ($response->code() !== EppCode::Done || $response->extension(EppNamespace::Fee, 'chkData') === null) {
+                return null;
+            }
+            $found = [];
+            foreach (Fees::allOf($response) as $name => $fees) {
+                $told = isset($fees['renew']) ? Told::of(null, $fees['renew']->fees, null, $fees['renew']->currency)->charged : null;
+                if ($told !== null && isset($fees['renew'])) {
+                    $found[$name] = new AskedPrice($told, $fees['renew']->isStandard);
+                }
+            }
+
+            return $found;
         });
     }
 

@@ -29,6 +29,7 @@ use App\Queries\Rounds\Kinds\MoneyLacks;
 use App\Queries\Rounds\Kinds\OpenDockets;
 use App\Queries\Rounds\Kinds\PagesAmiss;
 use App\Queries\Rounds\Kinds\PointsNowhere;
+use App\Queries\Rounds\Kinds\PricesDiffer;
 use App\Queries\Rounds\Kinds\PrivacyEnding;
 use App\Queries\Rounds\Kinds\RenewsOtherwise;
 use App\Queries\Rounds\Kinds\StoppedWork;
@@ -60,6 +61,7 @@ final readonly class ReadRounds
         HeldNames::class,
         MoneyLacks::class,
         RenewsOtherwise::class,
+        PricesDiffer::class,
         Ends::class,
         AskClients::class,
         OpenDockets::class,
