@@ -405,6 +405,7 @@ Route::middleware(['auth', 'auth.session', EndsInTime::class, NothingKept::class
     });
     Route::get('almanac', [AlmanacController::class, 'show'])->name('almanac')->middleware('can:look');
     Route::get('almanac/cheaper', [CheaperController::class, 'show'])->name('almanac.cheaper')->middleware('can:look');
+    Route::post('almanac/rates', [CheaperController::class, 'rate'])->name('almanac.rates')->middleware('can:prepare');
     Route::post('almanac/cheaper/{account}', [CheaperController::class, 'plan'])->name('almanac.cheaper.plan')->middleware('can:prepare');
     Route::get('almanac/calendar.ics', [AlmanacController::class, 'calendar'])->name('almanac.calendar')->middleware('can:look');
     Route::get('almanac/list', [AlmanacController::class, 'list'])->name('almanac.list')->middleware('can:look');

@@ -24,7 +24,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class Price extends Model
 {
-    public const ACTIONS = ['add', 'renew', 'transfer', 'restore', 'late', 'handover'];
+    public const ACTIONS = ['add', 'renew', 'transfer', 'restore', 'late', 'handover', 'privacy'];
 
     protected $guarded = ['id'];
 

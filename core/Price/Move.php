@@ -19,20 +19,35 @@ final readonly class Move
      * @param  Rate  $there  of a year afterwards
      * @param  int  $adds  years that the transfer adds to the end, and that need no renewal
      * @param  int  $years  that are compared
+     * @param  Rate|null  $privacyHere  a year of what hides the registrant, where it is wanted and has a price at both; null: it isn't
+     * @param  Rate|null  $privacyThere  the same there
      * @return self|null null: the prices are in two currencies
      */
-    public static function of(Rate $here, Rate $transfer, Rate $there, int $adds, int $years): ?self
-    {
+    public static function of(
+        Rate $here,
+        Rate $transfer,
+        Rate $there,
+        int $adds,
+        int $years,
+        ?Rate $privacyHere = null,
+        ?Rate $privacyThere = null,
+    ): ?self {
         $currency = $here->net->currency;
-        if ($transfer->net->currency !== $currency || $there->net->currency !== $currency) {
-            return null;
+        foreach ([$transfer, $there, $privacyHere, $privacyThere] as $one) {
+            if ($one !== null && $one->net->currency !== $currency) {
+                return null;
+            }
         }
+        $none = Money::ofMinor(0, $currency);
+        $privacy = fn (?Rate $rate): Money => $privacyHere === null || $privacyThere === null || $rate === null
+            ? $none
+            : self::yearly($rate, $years);
         $renewals = max(0, $years - $adds);
 
         return new self(
-            self::yearly($here, $years),
+            self::yearly($here, $years)->plus($privacy($privacyHere)),
             // What is offered today is over by the first renewal there.
-            $renewals === 0 ? $transfer->gross() : $transfer->gross()->plus(self::yearly($there->usual(), $renewals)),
+            $transfer->gross()->plus($renewals === 0 ? $none : self::yearly($there->usual(), $renewals))->plus($privacy($privacyThere)),
         );
     }
 

@@ -193,6 +193,7 @@ return [
         'restore' => 'restore',
         'late' => 'late fee',
         'handover' => 'hand over',
+        'privacy' => 'privacy, a year',
     ],
     'authority' => [
         'order' => 'the registrant’s written order',

@@ -90,6 +90,55 @@ final class MoneyTest extends TestCase
         self::assertStringNotContainsString('against', $window->text('main'));
     }
 
+    /** It was overlooked, and is deleted: from Rounds to a name that works again, by bridge. */
+    public function test_a_deleted_name_is_restored(): void
+    {
+        $window = $this->window();
+        $window->go('/rounds')->ready();
+        $window->driver->findElement(
+            WebDriverBy::xpath("//a[contains(@href, '/deeds/restore') and contains(@href, 'harbour-lights.com')]"),
+        )->click();
+        $window->waitForText('h1', 'Restore one name')->ready();
+        self::assertStringContainsString('It can be restored until 28 Oct, then it is lost', $window->text('main'));
+        self::assertStringContainsString('Costs £95.00 with tax.', $window->text('main'));
+        self::assertSame([], $window->axe());
+        (new WebDriverSelect($window->find('[name=reason]')))->selectByVisibleText('The registrant was not asked in time');
+        $window->press('Update the preview')->waitForText('.foot', '1 of 1 can go now');
+        $window->press('Restore one name')->waitForText('main', 'Restore');
+        $docket = (string) parse_url($window->driver->getCurrentURL(), PHP_URL_PATH);
+        $window->driver->wait(120, 500)->until(
+            fn (): bool => str_contains($window->go($docket)->text('.sentence'), 'Closed on'),
+        );
+        self::assertSame([], $window->axe());
+        $window->go('/names/harbour-lights.com')->ready();
+        self::assertStringNotContainsString('Only after a restore', $window->text('main'));
+        self::assertStringContainsString('19 Aug 2027', $window->text('main'));
+    }
+
+    /** What it would be elsewhere, a part of it nearer, and a client's year. */
+    public function test_the_almanac_otherwise_and_nearer_and_a_client_s_year(): void
+    {
+        $window = $this->window();
+        $window->go('/almanac?of=account-1')->ready();
+        $window->driver->findElement(WebDriverBy::cssSelector('main details:not(.menu) summary'))->click();
+        (new WebDriverSelect($window->find('[name=move-to]')))->selectByVisibleText('Oriel Names 7731');
+        $window->press('Show it')->waitForText('.told', 'against')->ready();
+        self::assertSame([], $window->axe());
+        $window->driver->findElement(WebDriverBy::linkText('Jan 2027'))->click();
+        $window->waitForText('.zoom', 'all of it')->ready();
+        self::assertStringContainsString('against', $window->text('.told'));
+        self::assertStringNotContainsString('Nov 2026', $window->text('table.sheet tbody'));
+        self::assertSame([], $window->axe());
+        $window->go('/clients/2/year')->ready();
+        self::assertStringContainsString('It only redirects to https://wickerby-bells.com/', $window->text('main'));
+        self::assertSame([], $window->axe());
+        $window->driver->findElement(WebDriverBy::linkText('Fewer renewal dates'))->click();
+        $window->waitForText('h1', 'Fewer renewal dates')->ready();
+        self::assertSame([], $window->axe());
+        $window->driver->findElement(WebDriverBy::partialLinkText('for one year'))->click();
+        $window->waitForText('h1', 'for one year')->ready();
+    }
+
     public function test_names_of_three_registrars_are_renewed_in_one_deed(): void
     {
         $window = $this->window();

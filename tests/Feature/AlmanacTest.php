@@ -9,8 +9,11 @@ use Acre\Core\Time\Instant;
 use Acre\Core\Time\Span;
 use App\Actions\Money\KeepMoney;
 use App\Models\Account;
+use App\Models\Extra;
+use App\Models\Name;
 use App\Models\Price;
 use App\Models\Registrar;
+use App\Models\Registration;
 use App\Models\TopUp;
 use App\Models\User;
 use App\Support\Row;
@@ -231,6 +234,25 @@ final class AlmanacTest extends TestCase
         Price::query()->where('registrar_id', $lantern->id)->update(['currency' => 'EUR']);
         $this->get('/almanac/cheaper?of=all')->assertSee('nowhere');
         $this->post("/almanac/cheaper/{$there->id}", ['of' => 'all'])->assertSessionHasErrors('names');
+        // But at a rate that somebody wrote down: 6 × (8.50 + 2 × 8.00) euros are 117.60 pounds at 0.80, and 21.00 of dear.com are more.
+        $rate = ['currency' => 'eur', 'to_currency' => 'GBP', 'rate' => '0,8', 'on_day' => '2026-10-01', 'of' => 'all'];
+        foreach ([['rate' => '0'], ['rate' => '-1'], ['rate' => ['1']], ['currency' => 'QQQ'], ['currency' => 'GBP']] as $odd) {
+            $this->post('/almanac/rates', $odd + $rate)->assertSessionHasErrors(array_keys($odd)[0] === 'rate' ? ['rate'] : []);
+        }
+        self::assertSame(0, DB::table('exchange_rates')->count());
+        $this->post('/almanac/rates', $rate)->assertSessionHasNoErrors();
+        $this->get('/almanac/cheaper?of=all')
+            ->assertSeeInOrder(['6', '£169.50', '£117.60', '£51.90', '1 EUR = 0.8 GBP, on 1 Oct 2026']);
+        // One has privacy, at 3.00 here and 2.00 euros there, three times.
+        $this->price($this->house->skerry, 'privacy', '3.00');
+        $this->price($lantern, 'privacy', '2.00');
+        Price::query()->where('registrar_id', $lantern->id)->where('action', 'privacy')->update(['currency' => 'EUR']);
+        Extra::query()->create([
+            'registration_id' => Registration::query()->where('name_id', Name::query()->where('ascii', 'bell.com')->sole()->id)->sole()->id,
+            'kind' => 'privacy',
+        ]);
+        $this->get('/almanac/cheaper?of=all')->assertSeeInOrder(['6', '£178.50', '£122.40', '£56.10']);
+        $this->actingAs($this->house->reader)->post('/almanac/rates', $rate)->assertForbidden();
         $this->actingAs($this->house->reader)->post("/almanac/cheaper/{$there->id}", ['of' => 'all'])->assertForbidden();
     }
 

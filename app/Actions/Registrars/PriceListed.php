@@ -20,6 +20,7 @@ enum PriceListed: string
     case Restore = 'restore';
     case Late = 'late';
     case Handover = 'handover';
+    case Privacy = 'privacy';
 
     public static function of(string $heading): ?self
     {
@@ -57,6 +58,7 @@ enum PriceListed: string
                 .'ripristino herstel',
             self::Late => 'late latefee laterenewal',
             self::Handover => 'handover accountchange',
+            self::Privacy => 'privacy whoisprivacy privacyservice privacyprotection',
         };
 
         return explode(' ', $words);

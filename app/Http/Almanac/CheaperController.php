@@ -7,7 +7,11 @@ namespace App\Http\Almanac;
 use App\Actions\Names\GatherNames;
 use App\Models\Account;
 use App\Queries\Almanac\ReadCheaper;
+use App\Queries\Money\ExchangeRates;
+use App\Support\HouseLog;
+use App\Support\HouseSettings;
 use App\Support\TradeClock;
+use Illuminate\Database\Connection;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\View\View;
 
@@ -20,7 +24,7 @@ final readonly class CheaperController
     {
     }
 
-    public function show(AlmanacRequest $request): View
+    public function show(AlmanacRequest $request, ExchangeRates $rates, HouseSettings $house): View
     {
         $scope = $request->asked()->scope;
         $years = self::years($request);
@@ -32,7 +36,25 @@ final readonly class CheaperController
             'choices' => self::YEARS,
             'found' => $this->read->handle($scope, $years, $this->clock->now()),
             'today' => $this->clock->today(),
+            'rates' => $rates->all(),
+            'currency' => $house->currency(),
         ]);
+    }
+
+    /** What was written before stays: each comparison says of which day its rate is. */
+    public function rate(ExchangeRequest $request, Connection $database, HouseLog $log): RedirectResponse
+    {
+        $rate = [];
+        foreach (['currency', 'to_currency', 'rate', 'on_day'] as $key) {
+            $rate[$key] = $request->word($key);
+        }
+        $database->transaction(function () use ($database, $log, $rate, $request): void {
+            $database->table('exchange_rates')->insert($rate + ['entered_by' => $request->person()->id]);
+            $log->write('exchange_rate', 'house', null, $rate, $request->person()->id);
+        });
+
+        return redirect(route('almanac.cheaper', ['of' => $request->word('of') === '' ? 'all' : $request->word('of')]).'#rates')
+            ->with('told', __('almanac.cheaper.rate_kept'));
     }
 
     public function plan(AlmanacRequest $request, Account $account, GatherNames $gather): RedirectResponse

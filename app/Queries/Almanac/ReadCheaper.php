@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace App\Queries\Almanac;
 
 use Acre\Core\Money\Money;
+use Acre\Core\Price\Exchange;
 use Acre\Core\Price\Move;
 use Acre\Core\Price\Rate;
 use Acre\Core\Rulebook\Rulebook;
 use Acre\Core\Time\Instant;
 use App\Models\Account;
+use App\Queries\Money\ExchangeRates;
 use App\Queries\Money\PriceBook;
 use App\Support\Row;
 use Illuminate\Database\Connection;
@@ -22,8 +24,15 @@ use Illuminate\Database\Query\JoinClause;
  */
 final readonly class ReadCheaper
 {
-    public function __construct(private Connection $database, private PriceBook $prices, private Rulebook $rules)
-    {
+    /** Whether a privacy service was bought with it. */
+    private const PRIVACY = "EXISTS (SELECT FROM extras e WHERE e.registration_id = r.id AND e.kind = 'privacy' AND e.ended_on IS NULL)";
+
+    public function __construct(
+        private Connection $database,
+        private PriceBook $prices,
+        private Rulebook $rules,
+        private ExchangeRates $rates,
+    ) {
     }
 
     /** @return list<Cheaper> what saves most first */
@@ -36,11 +45,12 @@ final readonly class ReadCheaper
             ...array_map(fn (Account $account): int => $account->registrar_id, array_values($accounts->all())),
         ]);
         $prices = $this->prices->of($registrars, $now);
+        $exchange = $this->rates->exchange();
         $found = [];
         foreach ($accounts as $account) {
             foreach ($groups as $group) {
                 $isThere = $group->int('registrar_id') === $account->registrar_id;
-                $move = $isThere ? null : $this->move($group, $account, $prices, $years, $now);
+                $move = $isThere ? null : $this->move($group, $account, $prices, $exchange, $years, $now);
                 if ($move?->saves()->isPositive() === true) {
                     $key = "{$account->id} {$move->stays->currency}";
                     $found[$key] = ($found[$key] ?? Cheaper::at($account, $move->stays->currency))->with($group, $move);
@@ -73,6 +83,7 @@ final readonly class ReadCheaper
                             ->where('r.own_renewal', $own)
                             ->where('r.own_currency', $group->text('own_currency')),
                     )
+                    ->whereRaw(self::PRIVACY.' = ?', [$group->bool('privacy')])
                     ->orderBy('s.name_id')
                     ->pluck('s.name_id');
                 array_push($ids, ...array_filter($names->all(), is_int(...)));
@@ -83,7 +94,7 @@ final readonly class ReadCheaper
     }
 
     /** @param  array<int, array<string, array<string, Rate>>>  $prices */
-    private function move(Row $group, Account $account, array $prices, int $years, Instant $now): ?Move
+    private function move(Row $group, Account $account, array $prices, Exchange $exchange, int $years, Instant $now): ?Move
     {
         $suffix = $group->text('suffix');
         $there = $prices[$account->registrar_id][$suffix] ?? [];
@@ -92,15 +103,31 @@ final readonly class ReadCheaper
             ? $prices[$group->int('registrar_id')][$suffix]['renew'] ?? null
             : new Rate(Money::of($own, $group->text('own_currency')), '0');
 
-        return $here === null || ! isset($there['transfer'], $there['renew'])
-            ? null
-            : Move::of($here, $there['transfer'], $there['renew'], $this->rules->for($suffix, $now)->moveAdds->value, $years);
+        if ($here === null || ! isset($there['transfer'], $there['renew'])) {
+            return null;
+        }
+        $in = fn (?Rate $rate): ?Rate => $rate === null ? null : $exchange->rate($rate, $here->net->currency);
+        [$transfer, $renew] = [$in($there['transfer']), $in($there['renew'])];
+        // Where one of the lists has no price for it, it is left out of both.
+        $isPrivate = $group->bool('privacy');
+        $privacy = $isPrivate ? $in($prices[$group->int('registrar_id')][$suffix]['privacy'] ?? null) : null;
+
+        return $transfer === null || $renew === null ? null : Move::of(
+            $here,
+            $transfer,
+            $renew,
+            $this->rules->for($suffix, $now)->moveAdds->value,
+            $years,
+            $privacy,
+            $isPrivate ? $in($there['privacy'] ?? null) : null,
+        );
     }
 
     private function groups(Scope $scope, Instant $now): Builder
     {
         return $this->scoped($scope)
-            ->groupBy('s.registrar_id', 's.suffix', 'r.own_renewal', 'r.own_currency')
+            ->groupBy('s.registrar_id', 's.suffix', 'r.own_renewal', 'r.own_currency', 'privacy')
+            ->selectRaw(self::PRIVACY.' AS privacy')
             ->selectRaw(
                 "s.registrar_id, s.suffix, r.own_renewal, r.own_currency, count(*) AS names,
                     count(*) FILTER (WHERE s.held_until > ?::timestamptz AND s.held_until < 'infinity') AS held,

@@ -66,4 +66,28 @@
         </table>
         <p class="lesser">{{ __('almanac.cheaper.counted') }}</p>
     @endif
+    <section class="card apart" aria-labelledby="rates">
+        <h2 id="rates">{{ __('almanac.cheaper.rates') }}</h2>
+        @foreach ($rates as [$from, $to, $rate, $on])
+            <p>{{ __('almanac.cheaper.rate', [
+                'from' => $from,
+                'to' => $to,
+                'rate' => $rate,
+                'day' => App\Support\Dates::full($on),
+            ]) }}</p>
+        @endforeach
+        <p class="lesser">{{ __('almanac.cheaper.rates_said') }}</p>
+        @can('prepare')
+            <form method="post" action="{{ route('almanac.rates') }}" class="fields">@csrf
+                <input type="hidden" name="of" value="{{ $scope->text() }}">
+                <div class="columns">
+                    <x-field name="currency" :label="__('almanac.cheaper.one')" maxlength="3" required/>
+                    <x-field name="rate" :label="__('almanac.cheaper.worth')" inputmode="decimal" maxlength="16" required/>
+                    <x-field name="to_currency" :label="__('almanac.cheaper.of')" :value="$currency" maxlength="3" required/>
+                    <x-field name="on_day" :label="__('almanac.cheaper.on')" type="date" :value="$today->date()" required/>
+                </div>
+                <p><button>{{ __('almanac.cheaper.keep_rate') }}</button></p>
+            </form>
+        @endcan
+    </section>
 </x-layout>

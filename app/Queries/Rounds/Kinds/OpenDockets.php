@@ -13,14 +13,13 @@ use App\Queries\Dockets\Progress;
 use App\Queries\Rounds\RoundsItem;
 use App\Queries\Rounds\RoundsKind;
 use App\Queries\Rounds\RoundsSection;
-use App\Support\Row;
 use App\View\Words;
-use Illuminate\Database\Connection;
+use DateTimeImmutable;
 
 /** Dockets that wait: for a Steward, for an answer, or half ticked on their slip. */
 final readonly class OpenDockets implements RoundsKind
 {
-    public function __construct(private Connection $database, private Progress $progress, private Deeds $deeds, private Words $words)
+    public function __construct(private Progress $progress, private Deeds $deeds, private Words $words)
     {
     }
 
@@ -30,21 +29,30 @@ final readonly class OpenDockets implements RoundsKind
             ->whereIn('state', [DocketState::Prepared, DocketState::Settled])
             ->orderBy('id')
             ->limit($most)
+            ->select('dockets.*')
+            // The day by which the first of its names is to be answered.
+            ->selectRaw(
+                '(SELECT min(m.expected_by) FROM movements m WHERE m.docket_id = dockets.id AND m.closed_on IS NULL)::text AS expected',
+            )
             ->get();
+        if ($dockets->isEmpty()) {
+            return [];
+        }
         $ids = array_map(fn (Docket $docket): int => $docket->id, array_values($dockets->all()));
         $progress = $this->progress->of($ids);
-        $expected = $this->expected($ids);
 
         return array_values(
             array_map(
-                fn (Docket $docket): RoundsItem => $this->item($docket, $progress[$docket->id], $expected[$docket->id] ?? null, $today),
+                fn (Docket $docket): RoundsItem => $this->item($docket, $progress[$docket->id], $today),
                 $dockets->all(),
             ),
         );
     }
 
-    private function item(Docket $docket, DocketProgress $progress, ?Instant $expected, Instant $today): RoundsItem
+    private function item(Docket $docket, DocketProgress $progress, Instant $today): RoundsItem
     {
+        $by = $docket->getAttribute('expected');
+        $expected = is_string($by) ? Instant::from(new DateTimeImmutable($by))->toDay() : null;
         [$how, $due, $names] = match (true) {
             $docket->state === DocketState::Prepared => ['prepared', $docket->prepared_on->toDay(), $progress->prepared],
             $progress->done + $progress->refused > 0 => ['half', $today, $progress->begun],
@@ -63,33 +71,5 @@ final readonly class OpenDockets implements RoundsKind
             $names,
             isName: false,
         );
-    }
-
-    /**
-     * @param  list<int>  $ids
-     * @return array<int, Instant> the day by which the first of its names is to be answered, by docket
-     */
-    private function expected(array $ids): array
-    {
-        $found = [];
-        foreach (
-            Row::all(
-                $this->database
-                    ->table('movements')
-                    ->whereIn('docket_id', $ids)
-                    ->whereNull('closed_on')
-                    ->whereNotNull('expected_by')
-                    ->groupBy('docket_id')
-                    ->selectRaw('docket_id, min(expected_by) AS by')
-                    ->get(),
-            ) as $row
-        ) {
-            $by = $row->instant('by');
-            if ($by !== null) {
-                $found[$row->int('docket_id')] = $by->toDay();
-            }
-        }
-
-        return $found;
     }
 }
