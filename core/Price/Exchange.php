@@ -16,8 +16,8 @@ final readonly class Exchange
     private const DECIMALS = 12;
 
     /**
-     * @param  list<array{string, string, string, Instant}>  $rates  from, to, how many of those one is worth, and on which day; the first of
-     *     two counts
+     * @param  list<array{string, string, string, Instant}>  $rates  from, to, how many of those one is worth, and on which day; the
+     *     first of two counts
      */
     public function __construct(private array $rates)
     {

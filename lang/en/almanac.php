@@ -110,8 +110,8 @@ return [
         'plan_to' => 'Plan it: to :registrar',
         'none_now' => 'None of these names is cheaper there any more.',
         'counted' => 'With tax, at today’s prices: the transfer, and a renewal for each year that the transfer does not add. An offer '
-            .'counts for the first year. Privacy is counted where it was bought and both lists have its price; other extras are not. Prices in '
-            .'another currency are compared at the rates below, and left out where there is none.',
+            .'counts for the first year. Privacy is counted where it was bought and both lists have its price; other extras are not. '
+            .'Prices in another currency are compared at the rates below, and left out where there is none.',
         'rates' => 'Exchange rates',
         'rates_said' => 'For comparing only: nothing is paid at them.',
         'rate' => '1 :from = :rate :to, on :day',
