@@ -44,7 +44,7 @@
                                 <span class="lesser">{{ trans_choice('clients.fewer.unpriced', $one->unpriced) }}</span>
                             @endif
                         </td>
-                        <td class="date" data-label="{{ __('clients.fewer.renew') }}">
+                        <td class="date stacked" data-label="{{ __('clients.fewer.renew') }}">
                             @foreach ($one->bought as $years => $list)
                                 <a class="in-text"
                                     href="{{ route('deeds.show', ['renew', 'years' => $years, 'name' => implode(',', $list)]) }}">{{
@@ -52,9 +52,7 @@
                                             'count' => number_format(count($list)),
                                             'years' => trans_choice('deeds.renew.years', $years, ['count' => $years]),
                                         ])
-                                    }}</a>@if (!$loop->last)
-                                    <br>
-                                @endif
+                                    }}</a>
                             @endforeach
                         </td>
                     </tr>
