@@ -31,6 +31,16 @@ trait SignedIn
         return is_string($value) ? $value : '';
     }
 
+    /** Fields that others are held against: a list where a text belongs is no date, and said to be none. */
+    protected function onlyTexts(string ...$keys): void
+    {
+        foreach ($keys as $key) {
+            if (is_array($this->input($key))) {
+                $this->merge([$key => '?']);
+            }
+        }
+    }
+
     /** One day of the address, `2026-10-06`; what is none, or not of this century, counts as nothing. */
     public function day(string $key): ?Instant
     {

@@ -158,10 +158,12 @@ final class RoughInputTest extends TestCase
             '/deeds/change_registrant' => ['of', 'name', 'contact', 'agreement', 'agent'],
             '/hand-over' => ['of', 'name', 'receiver', 'client', 'by', 'contact', 'agent', 'q'],
             '/log' => ['person', 'event', 'q', 'before'],
-            '/almanac' => ['of', 'count', 'top-ups', 'months', 'rise', 'rise-from', 'let-go', 'years'],
+            '/almanac' => ['of', 'count', 'top-ups', 'months', 'rise', 'rise-from', 'let-go', 'years', 'zoom', 'move-to', 'moved'],
             '/almanac/list' => ['of', 'months', 'rise', 'rise-from', 'years'],
+            '/almanac/calendar.ics' => ['of', 'months', 'zoom', 'move-to'],
             '/almanac/cheaper' => ['of', 'years'],
             '/deeds/renew' => ['name', 'years', 'without'],
+            '/deeds/restore' => ['name', 'reason', 'without'],
             "/accounts/{$this->house->ours->id}/money" => ['amount', 'on'],
             "/clients/{$this->house->foundry->id}/ask" => ['months'],
             "/clients/{$this->house->foundry->id}/laid-out" => ['from', 'until'],
@@ -212,6 +214,18 @@ final class RoughInputTest extends TestCase
             '/clients' => ['name', 'mailbox'],
             '/accounts' => ['registrar_id', 'number', 'access'],
             "/registrars/{$this->house->skerry->id}/prices" => ['suffix', 'action', 'amount', 'currency', 'tax_percent', 'since'],
+            "/registrars/{$this->house->skerry->id}/offers" => [
+                'offer_suffix',
+                'offer_action',
+                'offer_percent',
+                'offer_amount',
+                'offer_currency',
+                'offer_code',
+                'offer_since',
+                'offer_until',
+                'offer_first_only',
+            ],
+            '/almanac/rates' => ['currency', 'to_currency', 'rate', 'on_day', 'of'],
             '/sheaf' => ['names'],
             '/imports' => ['registrar', 'account', 'client', 'list', 'new_registrar', 'new_account'],
             "/clients/{$this->house->foundry->id}/merge" => ['other'],
@@ -324,13 +338,16 @@ final class RoughInputTest extends TestCase
             );
             foreach ($forms as [, $action, $inside]) {
                 preg_match_all('/\bname="([a-z_]+)(?:\[[^"]*\])?"/', $inside, $names);
+                // Days are held against each other: the others are right.
+                preg_match_all('/<input[^>]* name="([a-z_]+)"[^>]* type="date"/', $inside, $days);
+                $right = array_fill_keys($days[1], '2027-01-01');
                 $method = preg_match('/name="_method" value="(\w+)"/', $inside, $found) === 1 ? strtoupper($found[1]) : 'POST';
                 if (str_contains($action, 'sign-out') || str_ends_with($action, '/me/sessions')) {
                     continue;
                 }
                 foreach (array_diff(array_unique($names[1]), ['_token', '_method']) as $field) {
                     $fields++;
-                    foreach ([[$field => [['x'], 'y']], [$field => "\x80\0\u{202E}"]] as $sent) {
+                    foreach ([[$field => [['x'], 'y']], [$field => [['x'], 'y']] + $right, [$field => "\x80\0\u{202E}"]] as $sent) {
                         $answer = $this->from($page)->call($method, $action, $sent);
                         self::assertContains($answer->getStatusCode(), [200, 302, 403, 404, 422, 429], "{$method} {$action} {$field}");
                         self::assertContains($this->get($page)->getStatusCode(), [200, 302], "{$page} after {$field}");

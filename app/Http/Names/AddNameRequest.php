@@ -20,6 +20,11 @@ final class AddNameRequest extends FormRequest
     use ReadsFacts;
     use SignedIn;
 
+    protected function prepareForValidation(): void
+    {
+        $this->onlyTexts('created_on');
+    }
+
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {

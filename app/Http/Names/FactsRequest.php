@@ -27,6 +27,11 @@ final class FactsRequest extends FormRequest
     use ReadsFacts;
     use SignedIn;
 
+    protected function prepareForValidation(): void
+    {
+        $this->onlyTexts('created_on');
+    }
+
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {

@@ -18,6 +18,11 @@ final class ReceivedRequest extends FormRequest
 {
     use SignedIn;
 
+    protected function prepareForValidation(): void
+    {
+        $this->onlyTexts('received_on');
+    }
+
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {

@@ -22,6 +22,7 @@ final class OfferRequest extends FormRequest
 
     protected function prepareForValidation(): void
     {
+        $this->onlyTexts('offer_since');
         $this->merge([
             'offer_suffix' => ltrim(mb_strtolower(trim($this->word('offer_suffix'))), '.'),
             'offer_percent' => str_replace(',', '.', trim($this->word('offer_percent'), " %\u{A0}")),
