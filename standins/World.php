@@ -15,6 +15,7 @@ use Standin\Registry\Ended;
 use Standin\Registry\EndHabit;
 use Standin\Registry\Newcomer;
 use Standin\Registry\Pending;
+use Standin\Registry\Prices;
 use Standin\Registry\Registered;
 use Standin\Registry\Registrar;
 use Standin\Registry\Registry;
@@ -53,12 +54,15 @@ final readonly class World
 
     public Till $till;
 
+    public Prices $prices;
+
     /** @param  string  $page  where its own page is, for the links in its letters */
     public function __construct(public Store $store, public string $page = '')
     {
         $this->clock = new WorldClock($store);
         $this->post = new PostOffice($this);
         $this->till = new Till($store);
+        $this->prices = new Prices($store);
     }
 
     public function now(): int

@@ -73,6 +73,12 @@ final readonly class World
         $this->post('/mood', http_build_query(['address' => $address, 'mood' => $mood]));
     }
 
+    /** @param  string  $amount  pounds a year, as `41.20` */
+    public function price(string $suffix, string $amount, Instant $from): void
+    {
+        $this->post('/price', http_build_query(['suffix' => $suffix, 'amount' => $amount, 'from' => $from->date()]));
+    }
+
     /** @param  string  $amount  pounds, as `41.20` */
     public function payIn(string $account, string $amount): void
     {

@@ -32,7 +32,7 @@ final readonly class Restoration extends Sale
 
     public function usualPrice(): ?Money
     {
-        return $this->rate?->usual()->gross();
+        return $this->price();
     }
 
     public function fee(): ?Money

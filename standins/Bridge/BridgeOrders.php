@@ -81,7 +81,7 @@ final readonly class BridgeOrders
     /** @return array{state: 'pending'|'refused', reason?: string} */
     private function transfer(Account $account, Registered $name, JsonNode $order): array
     {
-        $price = Prices::of('transfer', $name->name);
+        $price = $this->world->prices->of('transfer', $name->name, $this->world->now());
         $why = match (true) {
             $name->account === $account->number => 'It is here already.',
             $name->transfer !== null => 'Somebody has asked for it already.',

@@ -97,6 +97,7 @@ final readonly class WorldPages
             '/weather' => $this->weather($form),
             '/mailbox' => $this->mailbox($form),
             '/write' => $this->written($form),
+            '/price' => $this->priceChanges($form),
             '/pay' => $this->paidIn($form['account'] ?? '', $form['amount'] ?? ''),
             default => new HttpResponse(404, 'text/plain', "There is no such page.\n"),
         };
@@ -228,6 +229,24 @@ final readonly class WorldPages
         return $this->back();
     }
 
+    /** @param  array<string, string>  $form */
+    private function priceChanges(array $form): HttpResponse
+    {
+        $day = strtotime(trim($form['from'] ?? '').' UTC');
+        $suffix = ltrim(strtolower(trim($form['suffix'] ?? '')), '.');
+        $amount = trim($form['amount'] ?? '');
+        if ($day === false || $suffix === '' || preg_match('/^\d{1,6}([.]\d{2})?$/D', $amount) !== 1) {
+            return new HttpResponse(
+                422,
+                'text/html; charset=utf-8',
+                $this->page('Write a suffix, an amount as 41.20, and a day as 2027-01-31.')->body,
+            );
+        }
+        $this->world->prices->change($suffix, (int) round(100 * (float) $amount), $day);
+
+        return $this->back();
+    }
+
     private function paidIn(string $number, string $amount): HttpResponse
     {
         $account = $this->world->store->account(trim($number));
@@ -304,6 +323,10 @@ final readonly class WorldPages
                 <h2>Pay in at a registrar</h2>
                 <form method=post action=/pay>{$key}<p><label>Account <input name=account required size=12></label>
                 <label>Pounds <input name=amount required size=8></label> <button>Pay in</button></p></form>
+                <h2>Change a price</h2>
+                <form method=post action=/price>{$key}<p><label>Suffix <input name=suffix required size=12></label>
+                <label>Pounds a year <input name=amount required size=8></label>
+                <label>from the day <input name=from required size=12></label> <button>Change it</button></p></form>
                 <h2>Weather</h2>
                 <form method=post action=/weather>{$key}
                 <p><label>What befalls the next answers <select name=weather>{$weathers}</select></label>

@@ -10,7 +10,6 @@ use Acre\Wire\Epp\EppWriter;
 use Acre\Wire\Xml\XmlNode;
 use Standin\Registry\Account;
 use Standin\Registry\EndHabit;
-use Standin\Registry\Prices;
 use Standin\Registry\Registered;
 use Standin\Registry\Registry;
 use Standin\World;
@@ -56,7 +55,7 @@ final readonly class DomainCommands
     {
         $names = $object->texts(EppNamespace::Domain->value, 'name');
         $check = $this->on->extension(EppNamespace::Fee, 'check');
-        $asked = $check === null ? null : FeesAsked::of($check);
+        $asked = $check === null ? null : FeesAsked::of($check, $this->world);
         $why = array_combine($names, array_map($this->whyNot(...), $names));
 
         return EppAnswer::done(
@@ -130,7 +129,7 @@ final readonly class DomainCommands
         $code =
             $object->childOrNull($domain, 'authInfo')?->textOrNull($domain, 'pw') ??
             throw EppRefusal::because(EppCode::MissingParameter, 'The code is missing.');
-        $charged = $this->on->charge('create', Prices::of('create', $name, $years), $name);
+        $charged = $this->on->charge('create', $this->world->prices->of('create', $name, $this->world->now(), $years), $name);
         $now = $this->world->now();
         $ends = $now;
         for ($year = 0; $year < $years; $year++) {
@@ -185,7 +184,7 @@ final readonly class DomainCommands
         if ($ends > $this->world->now() + DomainGround::YEARS_AHEAD * 365.25 * self::DAY) {
             throw EppRefusal::because(EppCode::ValueRange, 'It may not run more than ten years ahead.');
         }
-        $charged = $this->on->charge('renew', Prices::of('renew', $name->name, $years), $name->name);
+        $charged = $this->on->charge('renew', $this->world->prices->of('renew', $name->name, $this->world->now(), $years), $name->name);
         $name->ends = $ends;
         $name->renewed = $this->world->now();
         $name->change(['ok', 'autoRenewPeriod'], ['renewPeriod']);

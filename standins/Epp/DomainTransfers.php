@@ -10,7 +10,6 @@ use Acre\Wire\Epp\EppWriter;
 use Acre\Wire\Xml\XmlNode;
 use Standin\Registry\Account;
 use Standin\Registry\EndHabit;
-use Standin\Registry\Prices;
 use Standin\Registry\Registered;
 use Standin\World;
 
@@ -44,7 +43,7 @@ final readonly class DomainTransfers
             if ($this->on->years($object, 1) !== 1) {
                 throw EppRefusal::because(EppCode::ValueRange, 'A transfer adds one year.');
             }
-            $charged = $this->on->charge('transfer', Prices::of('transfer', $name->name), $name->name);
+            $charged = $this->on->charge('transfer', $this->world->prices->of('transfer', $name->name, $this->world->now()), $name->name);
             $this->world->beginTransfer($name, $this->account->number, $now);
             $this->world->change($name);
 

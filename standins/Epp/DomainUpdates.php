@@ -10,7 +10,6 @@ use Acre\Wire\Epp\EppWriter;
 use Acre\Wire\Xml\XmlNode;
 use Closure;
 use Standin\Registry\Account;
-use Standin\Registry\Prices;
 use Standin\Registry\Registered;
 use Standin\World;
 
@@ -121,7 +120,7 @@ final readonly class DomainUpdates
         if (! $name->has('redemptionPeriod')) {
             throw EppRefusal::because(EppCode::StatusProhibits, 'It is not in redemption.');
         }
-        $charged = $this->on->charge('update', Prices::of('restore', $name->name), $name->name);
+        $charged = $this->on->charge('update', $this->world->prices->of('restore', $name->name, $this->world->now()), $name->name);
         $name->change(['redemptionPeriod'], ['pendingRestore']);
         $name->stage = $this->world->now();
         $this->world->change($name);

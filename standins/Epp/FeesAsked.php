@@ -9,6 +9,7 @@ use Acre\Wire\Epp\EppNamespace;
 use Acre\Wire\Epp\EppWriter;
 use Acre\Wire\Xml\XmlNode;
 use Standin\Registry\Prices;
+use Standin\World;
 
 /** What is asked of prices with a check, and what is answered (RFC 8748 §3 and §5.1.1). */
 final readonly class FeesAsked
@@ -16,12 +17,12 @@ final readonly class FeesAsked
     private const PRICED = ['create', 'renew', 'transfer', 'restore'];
 
     /** @param  list<XmlNode>  $commands */
-    private function __construct(private array $commands)
+    private function __construct(private array $commands, private World $world)
     {
     }
 
     /** @throws EppRefusal with the codes that the RFC names */
-    public static function of(XmlNode $check): self
+    public static function of(XmlNode $check, World $world): self
     {
         $fee = EppNamespace::Fee->value;
         if (($check->textOrNull($fee, 'currency') ?? Prices::CURRENCY) !== Prices::CURRENCY) {
@@ -36,7 +37,7 @@ final readonly class FeesAsked
             }
         }
 
-        return new self($check->children($fee, 'command'));
+        return new self($check->children($fee, 'command'), $world);
     }
 
     /** @param  array<string, string|null>  $names  why nothing can be had of each; null: it can */
@@ -51,7 +52,7 @@ final readonly class FeesAsked
                         $to->text('fee:class', 'premium');
                     }
                     foreach ($why === null ? $this->commands : [] as $command) {
-                        self::command($to, $command, strtolower((string) $name));
+                        $this->command($to, $command, strtolower((string) $name));
                     }
                     if ($why !== null) {
                         $to->text('fee:reason', $why);
@@ -61,7 +62,7 @@ final readonly class FeesAsked
         });
     }
 
-    private static function command(EppWriter $to, XmlNode $command, string $name): void
+    private function command(EppWriter $to, XmlNode $command, string $name): void
     {
         $what = $command->attribute('name') ?? '';
         $period = $command->childOrNull(EppNamespace::Fee->value, 'period');
@@ -82,7 +83,7 @@ final readonly class FeesAsked
                 $to->text('fee:period', (string) $years, ['unit' => $period?->attribute('unit') ?? 'y']);
             }
             $isPriced
-                ? $to->text('fee:fee', Prices::written(Prices::of($what, $name, $years)))
+                ? $to->text('fee:fee', Prices::written($this->world->prices->of($what, $name, $this->world->now(), $years)))
                 : $to->text('fee:reason', 'That is not sold here.');
         });
     }

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Standin\Registry;
 
-/** What the simulated registrar asks, in pence; invented. */
-final class Prices
+use Standin\Store;
+
+/** What the simulated registrars ask, in pence; invented, and from a day on something else where the world was told so. */
+final readonly class Prices
 {
     public const CURRENCY = 'GBP';
 
@@ -26,12 +28,32 @@ final class Prices
     /** So many times a premium name costs what others cost. */
     private const PREMIUM = 10;
 
-    /** @param  string  $what  create, renew, transfer or restore */
-    public static function of(string $what, string $name, int $years = 1): int
+    public function __construct(private Store $store)
+    {
+    }
+
+    /**
+     * @param  string  $what  create, renew, transfer or restore
+     * @param  int  $at  seconds since 1970
+     */
+    public function of(string $what, string $name, int $at, int $years = 1): int
     {
         return $what === 'restore'
             ? self::RESTORE
-            : (self::YEAR[substr((string) strstr($name, '.'), 1)] ?? 1500) * $years * (self::isPremium($name) ? self::PREMIUM : 1);
+            : $this->year(substr((string) strstr($name, '.'), 1), $at) * $years * (self::isPremium($name) ? self::PREMIUM : 1);
+    }
+
+    /** From then on a year of names under a suffix costs so much. */
+    public function change(string $suffix, int $pence, int $from): void
+    {
+        $this->store->tell("price of {$suffix}", "{$from} {$pence}");
+    }
+
+    private function year(string $suffix, int $at): int
+    {
+        [$from, $pence] = [...explode(' ', $this->store->told("price of {$suffix}") ?? ''), ''];
+
+        return $pence !== '' && $at >= (int) $from ? (int) $pence : self::YEAR[$suffix] ?? 1500;
     }
 
     /** Names that are dearer than others of their suffix. */

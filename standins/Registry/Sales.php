@@ -29,7 +29,13 @@ final readonly class Sales
             $ends === null => 'It goes on by itself.',
             $name->has('pendingDelete') || $name->has('redemptionPeriod') => 'It is deleted.',
             $ends > $this->world->now() + self::YEARS_AHEAD * 365.25 * 86_400 => 'It may not run more than ten years ahead.',
-            default => $this->take($account, $name, 'renew', Prices::of('renew', $name->name, $years), $most),
+            default => $this->take(
+                $account,
+                $name,
+                'renew',
+                $this->world->prices->of('renew', $name->name, $this->world->now(), $years),
+                $most,
+            ),
         };
         if (is_int($sold)) {
             $name->ends = $ends;
@@ -49,7 +55,7 @@ final readonly class Sales
     public function restore(Account $account, Registered $name, ?int $most = null): int|string
     {
         $sold = $name->has('redemptionPeriod')
-            ? $this->take($account, $name, 'restore', Prices::of('restore', $name->name), $most)
+            ? $this->take($account, $name, 'restore', $this->world->prices->of('restore', $name->name, $this->world->now()), $most)
             : 'It is not in redemption.';
         if (is_int($sold)) {
             $name->restore($this->world->now());

@@ -88,7 +88,7 @@ final readonly class Till
 
             return;
         }
-        $pence = Prices::of('renew', $name->name);
+        $pence = (new Prices($this->store))->of('renew', $name->name, $at);
         $isPaid = $this->take($account, $pence, 'renew', $name->name, $at);
         if ($isPaid) {
             $name->charged = $name->ends;

@@ -59,6 +59,7 @@ use RuntimeException;
 use Standin\Epp\EppServer;
 use Standin\Epp\EppSession;
 use Standin\Epp\OpenSessions;
+use Standin\Registry\Prices;
 use Standin\Registry\Registered;
 
 /** The gate of the simulated registrar, as strict as the RFCs: each wrong thing gets the code that they name. */
@@ -438,6 +439,22 @@ final class GateTest extends TestCase
         // 86.00 of the hundred that the account held.
         $told = $talk->say(new AccountInfo('40718'))->object(EppNamespace::Account, 'infData');
         self::assertSame('14.00', $told->textOf(EppNamespace::Account->value, 'balance'));
+    }
+
+    public function test_a_price_changes_on_its_day(): void
+    {
+        $talk = $this->gate->session('40718');
+        $now = $this->gate->world->now();
+        $this->gate->world->prices->change('com', 11_50, $now + 2 * 86_400);
+        $asks = fn (): string => Fees::allOf($talk->say(new FeeCheck(['bell.com'], ['renew' => 2])))['bell.com']['renew']->fees[0];
+        self::assertSame('19.80', $asks());
+        $this->gate->days(2);
+        self::assertSame('23.00', $asks());
+        $renew = fn (string $fee): EppCode => $talk
+            ->say(new DomainRenew('bell.com', new DateTimeImmutable('2027-11-02'), 1, new AgreedFee($fee, 'GBP')))
+            ->code();
+        self::assertSame([EppCode::ValueRange, EppCode::Done], [$renew('9.90'), $renew('11.50')]);
+        self::assertSame('10.60', Prices::written($this->gate->world->prices->of('renew', 'bell.org', $this->gate->world->now())));
     }
 
     /** RFC 3915 §3.1: what is not reported goes back, and is paid for again. */

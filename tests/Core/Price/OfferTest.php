@@ -50,6 +50,7 @@ final class OfferTest extends TestCase
         $rate = self::rate('9.90', '20', [$dear, Offer::percent('10'), $cheap]);
         self::assertSame(['SPRING', '7.00'], [$rate->offer?->code, $rate->net()->decimal()]);
         self::assertNull(self::rate('9.90', '20', [$dear])->offer);
+        self::assertNull(self::rate('12.00', '20', [$dear])->offer, 'no offer where it costs the same');
         self::assertNull(self::rate('9.90', '20', [Offer::price(Money::of('1.00', 'EUR'))])->offer, 'nothing is exchanged');
         self::assertSame(self::rate('9.90')->net()->decimal(), self::rate('9.90')->usual()->net()->decimal());
     }

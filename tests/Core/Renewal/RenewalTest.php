@@ -112,6 +112,16 @@ final class RenewalTest extends TestCase
         self::assertSame(['32.28', '10.76'], [$rate->gross(3)->decimal(), $rate->gross()->decimal()]);
     }
 
+    public function test_what_it_usually_costs_is_said_beside_an_offer(): void
+    {
+        $found = self::renewal('years=3 off=20 code=SPRING')->judge()->findings;
+        $with = $found[0]->with;
+        self::assertInstanceOf(Money::class, $with['usual'] ?? null);
+        self::assertSame(['11.88', 'SPRING'], [$with['usual']->decimal(), $with['code'] ?? null]);
+        self::assertSame('35.64', self::renewal('years=3 off=20')->usualPrice()?->decimal());
+        self::assertSame('59.40', self::renewal('years=3 off=20 ends=2026-09-20 plain=10 late=19.80')->usualPrice()?->decimal());
+    }
+
     /** What its registrar charged instead, before tax. */
     public function test_what_is_paid_where_another_fee_was_charged(): void
     {
