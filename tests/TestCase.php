@@ -67,6 +67,7 @@ abstract class TestCase extends BaseTestCase
     public function call($method, $uri, $parameters = [], $cookies = [], $files = [], $server = [], $content = null): TestResponse
     {
         $this->app->forgetScopedInstances();
+        $this->app->setLocale('en');
         $this->app->make(TradeClock::class)->forget();
 
         $answer = parent::call($method, $uri, $parameters, $cookies, $files, $server, $content);

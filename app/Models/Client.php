@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Support\Language;
 use App\Support\Row;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
@@ -18,6 +19,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string|null $mailbox
  * @property int|null $pattern_id of disclosure, that its names are to follow
  * @property string|null $remarks
+ * @property Language $language in which it is written to
  * @property bool $end_letters whether they are written to around the end of names that don’t auto-renew
  * @property string $surcharge_percent of what is laid out for them
  * @property string|null $surcharge_each for each thing that is laid out
@@ -37,11 +39,13 @@ final class Client extends Model
         'surcharge_each',
         'surcharge_currency',
         'end_letters',
+        'language',
     ];
 
     protected $attributes = [
         'is_house' => false,
         'mailbox' => null,
+        'language' => 'en',
         'pattern_id' => null,
         'remarks' => null,
         'surcharge_percent' => '0',
@@ -51,7 +55,7 @@ final class Client extends Model
         'version' => 1,
     ];
 
-    protected $casts = ['is_house' => 'boolean', 'end_letters' => 'boolean'];
+    protected $casts = ['is_house' => 'boolean', 'end_letters' => 'boolean', 'language' => Language::class];
 
     /**
      * Those that are not part of another.

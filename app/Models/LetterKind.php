@@ -33,6 +33,12 @@ enum LetterKind: string
         };
     }
 
+    /** Whether it goes to a client, and so in their language. */
+    public function isToClient(): bool
+    {
+        return in_array($this->column(), ['ending', 'renewals'], true);
+    }
+
     /** What `letters.kind` says of it. */
     public function column(): string
     {

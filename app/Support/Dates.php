@@ -14,10 +14,10 @@ use DateTimeInterface;
  */
 final class Dates
 {
-    /** `6 Oct 2026` */
+    /** `6 Oct 2026`; to whoever is written to in another language, as that has it. */
     public static function full(Instant $instant): string
     {
-        return gmdate(self::house()->dates()->format(), $instant->epoch);
+        return gmdate(Language::dates() ?? self::house()->dates()->format(), $instant->epoch);
     }
 
     /** `6 Oct` within the year around today, `6 Oct 2028` beyond it. */

@@ -15,6 +15,7 @@ final class HouseTranslator extends Translator
     public function __construct(Loader $loader, string $locale, private readonly Closure $house)
     {
         parent::__construct($loader, $locale);
+        $this->setFallback(Language::English->value);
     }
 
     /**

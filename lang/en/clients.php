@@ -95,6 +95,7 @@ return [
     ],
     'form' => [
         'end_letters' => 'Write to them a month and a week before a name expires of which nothing is decided, on the day, and after it',
+        'language' => 'Letters to them are in',
         'surcharge_percent' => 'Surcharge, per cent',
         'surcharge_each' => 'And for each charge, in our currency',
         'surcharge_said' => 'Shown on the sheet of what we laid out',

@@ -214,6 +214,7 @@ return [
         'required' => 'required',
         'one_many' => '{one|many}',
         'one_for_a_single_name_many_for' => '“one” for a single name, “many” for several',
+        'language' => 'In:',
         'restore_the_default_text' => 'Restore the default text',
     ],
     'index' => [

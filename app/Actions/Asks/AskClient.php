@@ -130,18 +130,20 @@ final readonly class AskClient
 
     private function write(Ask $ask, LetterKind $kind, string $about): void
     {
+        $language = Client::query()->findOrFail($ask->client_id)->language;
         $this->letters->asking(
             $kind,
             LinkPurpose::AnswerRenewals,
             LinkOf::ask($ask),
             $ask->mailbox,
-            array_map(
+            $language->speak(fn (): array => array_map(
                 fn (AskLine $line): string => $this->words->line($line->name->unicode, $line->ends(), $line->sum()),
                 array_values($ask->lines()->with('name')->get()->all()),
-            ),
+            )),
             $ask->by(),
             self::LATE,
             $about,
+            language: $language,
         );
     }
 

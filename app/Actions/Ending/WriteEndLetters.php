@@ -9,6 +9,7 @@ use Acre\Core\Money\Money;
 use App\Actions\Post\WriteLetter;
 use App\Models\LetterKind;
 use App\Support\HouseLog;
+use App\Support\Language;
 use App\Support\Row;
 use App\Support\TradeClock;
 use App\View\EndInWords;
@@ -22,7 +23,7 @@ final readonly class WriteEndLetters
 {
     /** Whom a letter that waits for an answer has asked already, or whose renewal is on its way, is not told. */
     private const DUE = <<<'SQL'
-    SELECT s.name_id, s.ascii, s.unicode, s.client_id, s.ends_on, c.mailbox, s.sum, s.currency
+    SELECT s.name_id, s.ascii, s.unicode, s.client_id, s.ends_on, c.mailbox, c.language, s.sum, s.currency
     FROM standings s JOIN clients c ON c.id = s.client_id AND c.end_letters AND c.mailbox <> ''
     WHERE s.account_id > 0 AND s.intent IN ('when_told', 'ask_client') AND s.phase IN ('in_term', 'grace')
         AND s.ends_on >= :first::timestamptz AND s.ends_on < :last::timestamptz
@@ -77,12 +78,14 @@ final readonly class WriteEndLetters
             return 0;
         }
         $kind = LetterKind::ofEnd($notice);
+        $language = Language::from($rows[0]->text('language'));
         $letter = $this->letters->toClient(
             $kind,
             $clientId,
             $rows[0]->text('mailbox'),
-            array_map(fn (Row $row): string => $this->line($row, $notice), $rows),
+            $language->speak(fn (): array => array_map(fn (Row $row): string => $this->line($row, $notice), $rows)),
             "{$kind->value} {$this->clock->today()->date()}",
+            $language,
         );
         foreach (array_chunk($rows, 500) as $some) {
             $this->database->table('end_letters')->insert(array_map(fn (Row $row): array => [

@@ -15,6 +15,7 @@ use App\Models\Secret;
 use App\Queries\Letters\LetterTexts;
 use App\Support\Dates;
 use App\Support\HouseSettings;
+use App\Support\Language;
 use App\Support\TradeClock;
 use App\View\Words;
 use Illuminate\Database\Connection;
@@ -52,6 +53,7 @@ final readonly class WriteLetter
      * @param  int  $late  days after it for which the link is good
      * @param  string  $about  what tells this asking from others
      * @param  array<string, string>  $said  what else its text fills in
+     * @param  Language  $language  in which it is written
      */
     public function asking(
         LetterKind $kind,
@@ -63,6 +65,7 @@ final readonly class WriteLetter
         int $late,
         string $about,
         array $said = [],
+        Language $language = Language::English,
     ): void {
         $by = $this->clock->isPast($by) ? $this->clock->today()->plusDays(self::ANEW) : $by;
         $link = $this->links->handle(
@@ -82,12 +85,13 @@ final readonly class WriteLetter
             $about,
             count($names),
             $said + [
-                'names' => $this->listed($names),
+                'names' => $language->speak(fn (): string => $this->listed($names)),
                 'name' => $names[0] ?? '',
-                'by' => Dates::full($by->toDay()),
+                'by' => $language->speak(fn (): string => Dates::full($by->toDay())),
                 'link' => Letter::LINK,
             ],
             ['secret_id' => $secret->id] + array_diff_key($of->columns, ['docket_version' => true]),
+            $language,
         );
     }
 
@@ -107,19 +111,34 @@ final readonly class WriteLetter
      *
      * @param  list<string>  $names  as people read them
      */
-    public function toClient(LetterKind $kind, int $clientId, string $mailbox, array $names, string $about): Letter
-    {
-        return $this->write($kind, $mailbox, $about, count($names), ['names' => $this->listed($names)], ['client_id' => $clientId]);
+    public function toClient(
+        LetterKind $kind,
+        int $clientId,
+        string $mailbox,
+        array $names,
+        string $about,
+        Language $language,
+    ): Letter {
+        $said = ['names' => $language->speak(fn (): string => $this->listed($names))];
+
+        return $this->write($kind, $mailbox, $about, count($names), $said, ['client_id' => $clientId], $language);
     }
 
     /**
      * @param  array<string, string>  $said
      * @param  array<string, int|null>  $columns
      */
-    private function write(LetterKind $kind, string $mailbox, string $about, int $count, array $said, array $columns): Letter
-    {
+    private function write(
+        LetterKind $kind,
+        string $mailbox,
+        string $about,
+        int $count,
+        array $said,
+        array $columns,
+        Language $language = Language::English,
+    ): Letter {
         $now = $this->clock->now();
-        $text = $this->texts->write($kind, $count, ['house' => $this->house->name()] + $said);
+        $text = $this->texts->write($kind, $count, ['house' => $this->house->name()] + $said, $language);
         $letter = Letter::query()->create(
             [
                 'kind' => $kind->column(),

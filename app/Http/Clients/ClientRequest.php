@@ -10,6 +10,7 @@ use App\Http\SignedIn;
 use App\Models\Client;
 use App\Models\Pattern;
 use App\Support\HouseSettings;
+use App\Support\Language;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 
@@ -63,6 +64,7 @@ final class ClientRequest extends FormRequest
             'mailbox' => ['nullable', 'email', 'max:320'],
             'pattern_id' => ['nullable', 'integer', Rule::exists(Pattern::class, 'id')],
             'end_letters' => ['sometimes', 'boolean'],
+            'language' => ['sometimes', 'required', Rule::enum(Language::class)],
             'surcharge_percent' => ['nullable', 'numeric', 'between:0,500', 'decimal:0,2'],
             'surcharge_each' => ['nullable', 'regex:/^\d{1,6}(\.\d{1,2})?$/'],
             'remarks' => ['nullable', 'string', 'max:4000'],

@@ -13,6 +13,7 @@ use App\Queries\Letters\LetterTexts;
 use App\Queries\Letters\Written;
 use App\Support\Dates;
 use App\Support\HouseSettings;
+use App\Support\Language;
 use App\Support\TradeClock;
 use App\View\Words;
 use Illuminate\Http\RedirectResponse;
@@ -34,28 +35,35 @@ final readonly class LetterTextController
     {
         return view('letters.index', [
             'kinds' => LetterKind::cases(),
-            'own' => LetterText::query()->whereNotNull('body')->get()->keyBy(fn (LetterText $text): string => $text->kind->value),
+            'own' => LetterText::query()
+                ->whereNotNull('body')
+                ->where('language', Language::English)
+                ->get()
+                ->keyBy(fn (LetterText $text): string => $text->kind->value),
             'texts' => $this->texts,
             'sample' => $this->sample(...),
             'words' => $this->words,
         ]);
     }
 
-    public function edit(LetterKind $letter): View
+    public function edit(LetterKind $letter, SignedInRequest $request): View
     {
-        return $this->form($letter, $this->texts->of($letter));
+        $language = self::language($request->word('in'), $letter);
+
+        return $this->form($letter, $language, $this->texts->of($letter, $language));
     }
 
     public function update(LetterTextRequest $request, LetterKind $letter): RedirectResponse|View
     {
+        $language = self::language($request->word('in'), $letter);
         if ($request->word('act') === 'look') {
             $request->session()->flashInput(OldInput::of($request));
 
-            return $this->form($letter, $request->written());
+            return $this->form($letter, $language, $request->written());
         }
         $this->save->handle(
             $request->person(),
-            LetterText::query()->createOrFirst(['kind' => $letter]),
+            LetterText::query()->createOrFirst(['kind' => $letter, 'language' => $language]),
             ['subject' => $request->written()->subject, 'body' => $request->written()->body],
             $request->integer('version'),
         );
@@ -66,23 +74,30 @@ final readonly class LetterTextController
     /** As it ships again. */
     public function destroy(SignedInRequest $request, LetterKind $letter): RedirectResponse
     {
-        $row = LetterText::query()->createOrFirst(['kind' => $letter]);
+        $row = LetterText::query()->createOrFirst(['kind' => $letter, 'language' => self::language($request->word('in'), $letter)]);
         $this->save->handle($request->person(), $row, ['subject' => null, 'body' => null], $row->refresh()->version);
 
         return to_route('letter-texts.index')->with('told', $this->words->say('letters.shipped'));
     }
 
-    private function form(LetterKind $kind, Written $written): View
+    /** Whoever is not a client is written to in English. */
+    private static function language(string $said, LetterKind $kind): Language
     {
-        $row = LetterText::query()->where('kind', $kind)->first();
+        return $kind->isToClient() ? Language::tryFrom($said) ?? Language::English : Language::English;
+    }
+
+    private function form(LetterKind $kind, Language $language, Written $written): View
+    {
+        $row = LetterText::query()->where('kind', $kind)->where('language', $language)->first();
 
         return view('letters.form', [
             'kind' => $kind,
+            'language' => $language,
             'written' => $written,
             'version' => $row->version ?? 1,
             'isOwn' => $row?->body !== null,
-            'one' => $this->sample($kind, $written, 1),
-            'many' => $this->sample($kind, $written, 3),
+            'one' => $language->speak(fn (): Written => $this->sample($kind, $written, 1)),
+            'many' => $language->speak(fn (): Written => $this->sample($kind, $written, 3)),
             'words' => $this->words,
         ]);
     }

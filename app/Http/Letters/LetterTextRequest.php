@@ -23,6 +23,7 @@ final class LetterTextRequest extends FormRequest
             'body' => ['required', 'string', 'max:10000'],
             'version' => ['required', 'integer'],
             'act' => ['required', 'in:look,save'],
+            'in' => ['nullable', 'string', 'max:2'],
         ];
     }
 

@@ -9,6 +9,8 @@
                 type="email" :value="$client->mailbox" maxlength="320"/>
             <x-field name="pattern_id" type="choice" :label="__('clients.form.disclosure_pattern_for_its')" :value="$client->pattern_id"
                 :options="$patterns"/>
+            <x-field name="language" type="choice" :label="__('clients.form.language')" :value="$client->language->value"
+                :options="collect(App\Support\Language::cases())->mapWithKeys(fn($one) => [$one->value => $one->called()])->all()"/>
             <x-field name="surcharge_percent" :label="__('clients.form.surcharge_percent')" :value="$client->surcharge_percent"
                 inputmode="decimal" maxlength="6" :note="__('clients.form.surcharge_said')"/>
             <x-field name="surcharge_each" :label="__('clients.form.surcharge_each')" :value="$client->surcharge_each"

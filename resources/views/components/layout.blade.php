@@ -2,7 +2,7 @@
 @props(['title', 'area' => '', 'plain' => false])
 @inject('clock', App\Support\TradeClock::class)
 <!DOCTYPE html>
-<html lang="en">
+<html lang="{{ app()->getLocale() }}">
 
 <head>
     <meta charset="utf-8">

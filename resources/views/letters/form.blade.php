@@ -2,9 +2,22 @@
     <nav class="trail" aria-label="{{ __('common.where_you_are') }}"><a
             href="{{ route('letter-texts.index') }}">{{ __('common.letter_templates') }}</a></nav>
     <h1>{{ $words->say('letters.title.' . $kind->value) }}</h1>
+    @if ($kind->isToClient())
+        <p class="zoom">{{ __('letters.form.language') }}
+            @foreach (App\Support\Language::cases() as $speech)
+                @if ($speech === $language)
+                    <strong aria-current="true">{{ $speech->called() }}</strong>
+                @else
+                    <a class="in-text" href="{{ route('letter-texts.edit', [$kind, 'in' => $speech->value]) }}"
+                        lang="{{ $speech->value }}">{{ $speech->called() }}</a>
+                @endif
+            @endforeach
+        </p>
+    @endif
     <div class="cards cards-deed">
         <form method="post" action="{{ route('letter-texts.update', $kind) }}" class="card fields">
             @csrf @method('put')
+            <input type="hidden" name="in" value="{{ $language->value }}">
             <input type="hidden" name="version" value="{{ $errors->has('version') ? $version : old('version', $version) }}">
             <x-field name="subject" :label="__('letters.form.subject')" :value="$written->subject" maxlength="200" required />
             <x-field name="body" type="area" :label="__('common.contents')" :value="$written->body" rows="19" maxlength="10000" required />
@@ -41,7 +54,8 @@
         </div>
     </div>
     @if ($isOwn)
-        <form method="post" action="{{ route('letter-texts.destroy', $kind) }}">@csrf @method('delete')<p>
+        <form method="post" action="{{ route('letter-texts.destroy', $kind) }}">@csrf @method('delete')<input type="hidden" name="in"
+                value="{{ $language->value }}"><p>
                 <button>{{ __('letters.form.restore_the_default_text') }}</button></p>
         </form>
     @endif
