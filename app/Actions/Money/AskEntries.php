@@ -41,14 +41,16 @@ final readonly class AskEntries
             for ($answers = 0; $answers < self::AT_ONCE; $answers++) {
                 $entries = $registrar->entries($account, $account->entries_after ?? '');
                 // One that tells the same again has no more to tell.
-                $isAtEnd = $entries === null || ! $entries->areMore || in_array($entries->last, [null, $account->entries_after], true);
-                $this->database->transaction(function () use ($account, $entries, $isAtEnd, $today): void {
+                // One that can't be asked for as the last is the end.
+                $last = preg_match('/^[^\p{C}]{1,100}$/Du', $entries->last ?? '') === 1 ? $entries?->last : null;
+                $isAtEnd = $entries === null || ! $entries->areMore || in_array($last, [null, $account->entries_after], true);
+                $this->database->transaction(function () use ($account, $entries, $last, $isAtEnd, $today): void {
                     if ($entries !== null && $entries->lines !== []) {
                         $this->take->handle(null, $account, new Statement($entries->lines, []));
                         $this->shortages->of($account->id);
                     }
                     $account->update([
-                        'entries_after' => $entries->last ?? $account->entries_after,
+                        'entries_after' => $last ?? $account->entries_after,
                         'entries_asked_on' => $isAtEnd ? $today : $account->entries_asked_on,
                     ]);
                 });

@@ -37,9 +37,17 @@ final readonly class StatementLine
     public static function told(string $id, ?Instant $at, string $amount, string $currency, string $kind, ?string $name): ?self
     {
         try {
-            return $id === '' || $at === null
+            // What has no number that can be kept would be entered each time.
+            return preg_match('/^[^\p{C}]{1,100}$/Du', $id) !== 1 || $at === null
                 ? null
-                : new self($at, Money::of($amount, $currency), $name, trim("{$kind} {$name}"), "entry {$id}", $kind);
+                : new self(
+                    $at,
+                    Money::of($amount, $currency),
+                    $name === null || preg_match('/^[a-z0-9.-]{1,253}$/D', $name) !== 1 ? null : $name,
+                    trim((string) preg_replace('/[\p{C}\s]+/u', ' ', mb_substr("{$kind} {$name}", 0, 400))),
+                    "entry {$id}",
+                    $kind,
+                );
         } catch (MoneyError) {
             return null;
         }
