@@ -37,6 +37,7 @@ use App\Http\Log\LogController;
 use App\Http\Me\MeController;
 use App\Http\Middleware\EndsInTime;
 use App\Http\Middleware\NothingKept;
+use App\Http\Money\CreditController;
 use App\Http\Money\MoneyController;
 use App\Http\Money\StatementController;
 use App\Http\Movements\MovementController;
@@ -402,6 +403,10 @@ Route::middleware(['auth', 'auth.session', EndsInTime::class, NothingKept::class
         Route::post('top-ups', 'plan')->name('accounts.top-ups')->middleware('can:prepare');
         Route::post('top-ups/{topUp}/paid', 'paid')->name('accounts.top-ups.paid')->middleware('can:prepare');
         Route::post('top-ups/{topUp}/withdraw', 'withdraw')->name('accounts.top-ups.withdraw')->middleware('can:prepare');
+    });
+    Route::controller(CreditController::class)->prefix('accounts/{account}/credits')->middleware('can:prepare')->group(function (): void {
+        Route::post('', 'store')->name('accounts.credits.store');
+        Route::delete('{credit}', 'withdraw')->name('accounts.credits.withdraw');
     });
     Route::get('almanac', [AlmanacController::class, 'show'])->name('almanac')->middleware('can:look');
     Route::get('almanac/cheaper', [CheaperController::class, 'show'])->name('almanac.cheaper')->middleware('can:look');

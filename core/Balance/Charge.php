@@ -7,7 +7,7 @@ namespace Acre\Core\Balance;
 use Acre\Core\Money\Money;
 use Acre\Core\Time\Instant;
 
-/** One auto-renewal that a registrar will charge. */
+/** One auto-renewal that a registrar will charge; or a transfer that is thought of. */
 final readonly class Charge
 {
     /**
@@ -15,8 +15,14 @@ final readonly class Charge
      * @param  Instant  $at  when it is charged first
      * @param  Instant  $ends  the end of the term that it carries on from
      * @param  Money  $amount  with tax
+     * @param  string  $for  'renew' or 'transfer'
      */
-    public function __construct(public string $name, public Instant $at, public Instant $ends, public Money $amount)
-    {
+    public function __construct(
+        public string $name,
+        public Instant $at,
+        public Instant $ends,
+        public Money $amount,
+        public string $for = 'renew',
+    ) {
     }
 }

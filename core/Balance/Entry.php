@@ -14,6 +14,7 @@ final readonly class Entry
      * @param  int|null  $left  what is left, in the smallest unit; null: the account has no balance, as it pays by card or invoice
      * @param  Charge|null  $charge  null: it is a top-up
      * @param  Instant|null  $again  when it is tried again; null: not, or nothing was refused
+     * @param  int  $credited  how much of it a credit paid, in the smallest unit
      */
     public function __construct(
         public Instant $at,
@@ -22,6 +23,7 @@ final readonly class Entry
         public ?int $left,
         public ?Charge $charge = null,
         public ?Instant $again = null,
+        public int $credited = 0,
     ) {
     }
 

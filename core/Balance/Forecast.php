@@ -12,6 +12,7 @@ use Acre\Core\Time\Instant;
  * A balance run forward: each charge to come, in its registrar's order, what is left after it, and which are refused.
  *
  * A prepaid balance doesn't go below nothing: charges are refused one by one, and a later smaller one may still pass (common practice).
+ * What pays only for some things pays for them first, and the balance the rest; of a charge that is refused nothing is taken.
  */
 final readonly class Forecast
 {
@@ -31,6 +32,7 @@ final readonly class Forecast
         usort($topUps, fn (TopUp $one, TopUp $other): int => $one->at->epoch <=> $other->at->epoch);
         $charges = self::inOrder($charges, $purse->order);
         $left = $purse->holds?->minor();
+        $credits = new CreditsLeft($purse->credits);
         $entries = [];
         $next = 0;
         /** @var list<array{Instant, Charge, int}> $waiting when a refused one is tried again, and which time that is */
@@ -53,9 +55,14 @@ final readonly class Forecast
             if (isset($lost[$charge->name])) {
                 continue;
             }
-            $isPaid = self::isPaid($purse, $charge, $at, $left);
+            $amount = self::minor($purse, $charge->amount);
+            $credited = $purse->credits === [] ? 0 : $credits->part($charge->name, $charge->for, $amount, $at);
+            $isPaid = self::isPaid($purse, $amount - $credited, $at, $left);
             if ($isPaid && $left !== null) {
-                $left -= self::minor($purse, $charge->amount);
+                $left -= $amount - $credited;
+            }
+            if ($isPaid && $credited > 0) {
+                $credits->take($charge->name, $charge->for, $amount, $at);
             }
             $again = $isPaid || ! isset($purse->retries[$tried]) ? null : $charge->at->plusDays($purse->retries[$tried]);
             $entries[] = new Entry(
@@ -65,6 +72,7 @@ final readonly class Forecast
                 $left,
                 $charge,
                 $again,
+                $isPaid ? $credited : 0,
             );
             if ($again !== null) {
                 $waiting = self::queued($waiting, [$again, $charge, $tried + 1]);
@@ -137,10 +145,9 @@ final readonly class Forecast
         return $all;
     }
 
-    private static function isPaid(Purse $purse, Charge $charge, Instant $at, ?int $left): bool
+    /** @param  int  $amount  that no credit pays, in the smallest unit */
+    private static function isPaid(Purse $purse, int $amount, Instant $at, ?int $left): bool
     {
-        $amount = self::minor($purse, $charge->amount);
-
         return match ($purse->from) {
             PaidFrom::Balance => $amount <= ($left ?? 0),
             PaidFrom::Card => $purse->cardEnds === null || $at->isBefore($purse->cardEnds),

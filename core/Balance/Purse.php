@@ -14,6 +14,7 @@ final readonly class Purse
      * @param  Money|null  $holds  what a balance holds today; null: it pays otherwise
      * @param  Instant|null  $cardEnds  from when its card is no longer good; null: not known, or it pays otherwise
      * @param  list<int>  $retries  days after the first attempt on which a refused charge is tried again, ascending
+     * @param  list<Credit>  $credits  beside a balance, in its currency: what pays only for some things
      */
     private function __construct(
         public PaidFrom $from,
@@ -22,15 +23,19 @@ final readonly class Purse
         public ?Instant $cardEnds,
         public ChargeOrder $order,
         public array $retries,
+        public array $credits = [],
     ) {
     }
 
-    /** @param  list<int>  $retries  days after the first attempt */
-    public static function balance(Money $holds, ChargeOrder $order = ChargeOrder::Ends, array $retries = []): self
+    /**
+     * @param  list<int>  $retries  days after the first attempt
+     * @param  list<Credit>  $credits  in the same currency
+     */
+    public static function balance(Money $holds, ChargeOrder $order = ChargeOrder::Ends, array $retries = [], array $credits = []): self
     {
         sort($retries);
 
-        return new self(PaidFrom::Balance, $holds->currency, $holds, null, $order, $retries);
+        return new self(PaidFrom::Balance, $holds->currency, $holds, null, $order, $retries, $credits);
     }
 
     /** @param  list<int>  $retries  days after the first attempt */

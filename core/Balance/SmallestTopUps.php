@@ -30,7 +30,7 @@ final readonly class SmallestTopUps
             return new self([], []);
         }
         $lost = self::lost($purse, $charges, $limits);
-        $sums = self::byDay($purse, $charges, $lost);
+        $sums = self::byDay($purse, $charges, $lost, $limits);
         $need = [];
         $sum = -$holds;
         foreach ($sums as [$day, $amount]) {
@@ -65,7 +65,7 @@ final readonly class SmallestTopUps
         $sum = -$purse->holds->minor();
         $first = null;
         $found = [];
-        foreach (self::byDay($purse, $charges, self::lost($purse, $charges, $limits)) as [$day, $amount]) {
+        foreach (self::byDay($purse, $charges, self::lost($purse, $charges, $limits), $limits) as [$day, $amount]) {
             $sum += $amount;
             if ($sum > 0) {
                 $first ??= $day;
@@ -103,20 +103,50 @@ final readonly class SmallestTopUps
      * @param  array<string, Charge>  $lost
      * @return list<array{Instant, int}>
      */
-    private static function byDay(Purse $purse, array $charges, array $lost): array
+    private static function byDay(Purse $purse, array $charges, array $lost, TopUpLimits $limits): array
     {
+        $credited = self::credited($purse, $charges, $lost, $limits);
         $sums = $days = [];
-        foreach ($charges as $charge) {
+        foreach ($charges as $i => $charge) {
             if (isset($lost[$charge->name])) {
                 continue;
             }
             $day = $charge->at->toDay();
             $days[$day->epoch] = $day;
-            $sums[$day->epoch] = ($sums[$day->epoch] ?? 0) + $charge->amount->minor();
+            $sums[$day->epoch] = ($sums[$day->epoch] ?? 0) + $charge->amount->minor() - ($credited[$i] ?? 0);
         }
         ksort($sums);
 
         return array_map(fn (int $epoch): array => [$days[$epoch], $sums[$epoch]], array_keys($sums));
+    }
+
+    /**
+     * What credits pay where there is money enough from the first day on which it can come.
+     *
+     * @param  list<Charge>  $charges
+     * @param  array<string, Charge>  $lost
+     * @return array<int, int> by charge, in the smallest unit
+     */
+    private static function credited(Purse $purse, array $charges, array $lost, TopUpLimits $limits): array
+    {
+        if ($purse->credits === []) {
+            return [];
+        }
+        $saved = array_filter($charges, fn (Charge $one): bool => ! isset($lost[$one->name]));
+        $places = [];
+        foreach ($saved as $i => $charge) {
+            $places[spl_object_id($charge)] = $i;
+        }
+        $plenty = array_sum(array_map(fn (Charge $one): int => $one->amount->minor(), $saved));
+        $credited = [];
+        $money = new TopUp($limits->first(), Money::ofMinor($plenty, $purse->currency));
+        foreach (Forecast::of($purse, array_values($saved), [$money])->entries as $entry) {
+            if ($entry->charge !== null && $entry->credited > 0) {
+                $credited[$places[spl_object_id($entry->charge)]] = $entry->credited;
+            }
+        }
+
+        return $credited;
     }
 
     /**

@@ -51,6 +51,17 @@ final readonly class TopUpLimits
         return intdiv($minor + $this->step->minor() - 1, $this->step->minor()) * $this->step->minor();
     }
 
+    /** The first day on which money can be there. */
+    public function first(): Instant
+    {
+        $at = $this->from->toDay();
+        while ($this->lastBy($at) === null) {
+            $at = $at->plusDays(1);
+        }
+
+        return $at;
+    }
+
     /** The last day on which money can be there in time; null: there is none. */
     public function lastBy(Instant $day): ?Instant
     {

@@ -17,6 +17,7 @@ final readonly class Paying
      * @param  bool  $isTold  whether its registrar takes commands, and so is told what may be charged
      * @param  Money|null  $left  of a balance; null: not known, or it pays otherwise
      * @param  Instant|null  $cardEnds  from when its card is no longer good
+     * @param  Money|null  $credit  beside a balance, what pays for this name; null: nothing
      */
     public function __construct(
         public string $account,
@@ -26,6 +27,7 @@ final readonly class Paying
         public PaidFrom $from = PaidFrom::Balance,
         public ?Money $left = null,
         public ?Instant $cardEnds = null,
+        public ?Money $credit = null,
     ) {
     }
 
@@ -35,7 +37,7 @@ final readonly class Paying
         if ($this->from !== PaidFrom::Balance || $this->left === null || $this->left->currency !== $sum->currency) {
             return null;
         }
-        $lacks = $sum->minus($this->left);
+        $lacks = $sum->minus($this->credit === null ? $this->left : $this->left->plus($this->credit));
 
         return $lacks->isPositive() ? $lacks : null;
     }

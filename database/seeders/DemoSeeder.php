@@ -27,6 +27,7 @@ use App\Actions\Deeds\SettleDocket;
 use App\Actions\Handover\HandoverTermsChosen;
 use App\Actions\Hosting\LookAtSites;
 use App\Actions\Money\AskBalance;
+use App\Actions\Money\KeepCredit;
 use App\Actions\Money\KeepMoney;
 use App\Actions\Names\WatchNames;
 use App\Actions\Outside\CheckMailboxes;
@@ -103,6 +104,7 @@ final class DemoSeeder extends Seeder
         private readonly LookAtSites $look,
         private readonly AskBalance $balance,
         private readonly KeepMoney $keepMoney,
+        private readonly KeepCredit $keepCredit,
     ) {
     }
 
@@ -206,11 +208,14 @@ final class DemoSeeder extends Seeder
         foreach (['40718', '52044', '7731', '7810', 'L-5520'] as $number) {
             $this->balance->handle($this->accounts[$number]->id);
         }
-        $this->keepMoney->balance(
-            User::query()->where('role', Role::Owner)->firstOrFail(),
-            $this->accounts['H-2207'],
-            Money::of('164.20', 'GBP'),
-        );
+        $odile = User::query()->where('role', Role::Owner)->firstOrFail();
+        $this->keepMoney->balance($odile, $this->accounts['H-2207'], Money::of('164.20', 'GBP'));
+        $this->keepCredit->enter($odile, $this->accounts['7731'], [
+            'amount' => '25.00',
+            'currency' => 'GBP',
+            'action' => 'transfer',
+            'lost_on' => '2026-12-31',
+        ]);
     }
 
     /** The demo opens on a Roll that was looked at already. */

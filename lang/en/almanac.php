@@ -34,6 +34,7 @@ return [
         'as_today' => 'Show it without “What if …”',
         'choose' => 'Or choose a registrar:',
     ],
+    'by_credit' => ':sum of it by credit',
     'after' => 'Balance after',
     'otherwise' => 'If the money isn’t there',
     'top_up_planned' => 'top-up planned',

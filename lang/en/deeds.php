@@ -43,6 +43,7 @@ return [
         'sum' => 'Costs',
         'left' => 'Balance today',
         'then' => 'Balance after',
+        'by_credit' => ':sum of it by credit',
         'not_known' => 'not known',
         'slip_years' => 'Years',
         'slip_sum' => 'Sum with tax, as agreed',

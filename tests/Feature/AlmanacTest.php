@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use Acre\Core\Money\Money;
 use Acre\Core\Time\Instant;
 use Acre\Core\Time\Span;
+use App\Actions\Money\KeepCredit;
 use App\Actions\Money\KeepMoney;
 use App\Models\Account;
 use App\Models\Extra;
@@ -170,6 +171,11 @@ final class AlmanacTest extends TestCase
     {
         $this->holds('25.00');
         app(KeepMoney::class)->plan($this->house->steward, $this->house->ours, Money::of('12.34', 'GBP'), Instant::of('2026-11-20'));
+        app(KeepCredit::class)->enter($this->house->steward, $this->house->ours, [
+            'amount' => '15.00',
+            'currency' => 'GBP',
+            'suffixes' => ['com'],
+        ]);
         $csv = $this->get("/almanac/list?of=account-{$this->house->ours->id}&months=24&count=every")->assertOk()->streamedContent();
         $rows = array_map(
             fn (string $line): array => str_getcsv($line, escape: ''),
@@ -178,13 +184,14 @@ final class AlmanacTest extends TestCase
         self::assertGreaterThan(6, count($rows));
         $said = Row::of(DB::selectOne(
             "SELECT count(*) FILTER (WHERE after IS DISTINCT FROM worked) AS other, min(worked) AS least FROM (
-                SELECT (line ->> 8)::numeric AS after, 25.00 + sum((line ->> 6)::numeric
+                SELECT (line ->> 8)::numeric AS after, 25.00 + sum(((line ->> 6)::numeric - coalesce(nullif(line ->> 10, '')::numeric, 0))
                     * CASE line ->> 3 WHEN 'refused' THEN 0 WHEN 'charged' THEN -1 ELSE 1 END)
                     OVER (ORDER BY place) AS worked
                 FROM jsonb_array_elements(?::jsonb) WITH ORDINALITY AS l(line, place)) AS sums",
             [json_encode($rows, JSON_THROW_ON_ERROR)],
         ));
         self::assertSame(0, $said->int('other'));
+        self::assertSame(['9.90', '5.10'], array_values(array_diff(array_column($rows, 10), [''])), 'and what a credit pays');
         self::assertGreaterThanOrEqual(0, (float) $said->text('least'));
     }
 

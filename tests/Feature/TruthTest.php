@@ -126,6 +126,7 @@ final class TruthTest extends TestCase
             ])->id,
             'letter' => 'yearly',
             'offer' => 1,
+            'credit' => 1,
             'setback' => 1,
             'uuid' => House::token(),
             'sha256' => str_repeat('0', 64),

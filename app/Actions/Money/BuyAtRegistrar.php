@@ -171,10 +171,12 @@ abstract class BuyAtRegistrar extends DeedAtRegistrar implements Costs, Illustra
                 'id' => $id,
                 'names' => 0,
                 'prices' => [],
+                'credits' => [],
                 'left' => $sale->paying->left,
             ];
             $accounts[$id]['names']++;
             $accounts[$id]['prices'][] = $sale->price();
+            $accounts[$id]['credits'][] = $sale->paying->credit;
         }
 
         return [
@@ -185,12 +187,16 @@ abstract class BuyAtRegistrar extends DeedAtRegistrar implements Costs, Illustra
                     $sums = Sums::of($one['prices']);
                     $left = $one['left'];
                     $spent = $left === null ? null : $sums[$left->currency] ?? null;
+                    $credit = $left === null ? null : Sums::of($one['credits'])[$left->currency] ?? null;
 
                     return [
                         ...$one,
                         'sums' => array_map(fn (Money $sum): string => $sum->text(), array_values($sums)),
+                        'credit' => $credit?->isPositive() === true ? $credit->text() : null,
                         'left' => $left?->text(),
-                        'after' => $left === null || $spent === null ? null : $left->minus($spent)->text(),
+                        'after' => $left === null || $spent === null
+                            ? null
+                            : $left->minus($credit === null ? $spent : $spent->minus($credit))->text(),
                     ];
                 },
                 array_values($accounts),

@@ -16,6 +16,11 @@ use App\Queries\Names\HeldCase;
  */
 final class JudgeRenewals extends JudgeSales
 {
+    protected function action(): string
+    {
+        return 'renew';
+    }
+
     protected function make(HeldCase $file, array $terms, Instant $now, array $rates, Paying $paying): Renewal
     {
         return new Renewal(

@@ -18,6 +18,11 @@ use App\Queries\Names\HeldCase;
  */
 final class JudgeRestorations extends JudgeSales
 {
+    protected function action(): string
+    {
+        return 'restore';
+    }
+
     protected function make(HeldCase $file, array $terms, Instant $now, array $rates, Paying $paying): Restoration
     {
         return new Restoration(

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Money;
 
+use Acre\Core\Balance\CreditsLeft;
 use Acre\Core\Money\Money;
 use Acre\Core\Price\Rate;
 use Acre\Core\Renewal\Paying;
@@ -32,6 +33,12 @@ abstract class JudgeSales
     /** @var array<int, Money|null> what is left of its account's balance for a name, by name */
     private array $left = [];
 
+    /** @var array<int, CreditsLeft> by account, beside its balance */
+    private array $credits = [];
+
+    /** @var array<int, Money> what they pay of a name, by name */
+    private array $credit = [];
+
     final public function __construct(
         private readonly Purses $accounts,
         private readonly PriceBook $book,
@@ -47,6 +54,9 @@ abstract class JudgeSales
      */
     abstract protected function make(HeldCase $file, array $terms, Instant $now, array $rates, Paying $paying): Sale;
 
+    /** @return string what is sold, as prices and credits name it */
+    abstract protected function action(): string;
+
     /**
      * @param  list<HeldCase>  $files
      * @param  array<string, mixed>  $terms
@@ -56,15 +66,23 @@ abstract class JudgeSales
         $names = array_map(fn (HeldCase $file): int => $file->nameId, $files);
         $this->purses = $this->accounts->of(array_unique(array_map(fn (HeldCase $file): int => $file->account->id, $files)), $names);
         $this->prices = $this->book->of(array_unique(array_map(fn (HeldCase $file): int => $file->account->registrar, $files)), $now);
-        $this->left = [];
+        $this->left = $this->credits = $this->credit = [];
         $left = array_map(fn (AccountPurse $purse): ?Money => $purse->left(), $this->purses);
         foreach ($files as $file) {
             $has = $this->left[$file->nameId] = $left[$file->account->id] ?? null;
-            $sale = $this->of($file, $terms, $now);
-            $price = $sale->price();
+            $price = $this->of($file, $terms, $now)->price();
+            if ($has === null || $price?->currency !== $has->currency) {
+                continue;
+            }
+            $credits = $this->credits[$file->account->id]
+                ??= new CreditsLeft($this->purses[$file->account->id]->creditsIn($has->currency));
+            $ascii = $file->facts->name->ascii;
+            $part = $credits->part($ascii, $this->action(), $price->minor(), $now);
+            $this->credit[$file->nameId] = Money::ofMinor($part, $has->currency);
             // What can't go spends nothing.
-            if ($has !== null && $price?->currency === $has->currency && $sale->judge()->isClear()) {
-                $left[$file->account->id] = $has->minus($price);
+            if ($this->of($file, $terms, $now)->judge()->isClear()) {
+                $credits->take($ascii, $this->action(), $price->minor(), $now);
+                $left[$file->account->id] = $has->minus($price)->plus($this->credit[$file->nameId]);
             }
         }
     }
@@ -89,7 +107,12 @@ abstract class JudgeSales
                 $file->account->registrarName,
                 $file->account->ours,
                 $this->orders->takesCommands($file->account->id),
-                ...$purse === null ? [] : [$purse->from, $this->left[$file->nameId] ?? null, $purse->cardEnds],
+                ...$purse === null ? [] : [
+                    $purse->from,
+                    $this->left[$file->nameId] ?? null,
+                    $purse->cardEnds,
+                    $this->credit[$file->nameId] ?? null,
+                ],
             ),
         );
     }

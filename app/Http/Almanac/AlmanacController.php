@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Almanac;
 
+use Acre\Core\Money\Money;
 use Acre\Wire\Calendar\Calendar;
 use Acre\Wire\Lists\ListKind;
 use Acre\Wire\Lists\ListWriter;
@@ -35,7 +36,19 @@ final readonly class AlmanacController
     /** Accounts that names can be moved to in a what-if. */
     private const TARGETS = 500;
 
-    private const HEADINGS = ['day', 'registrar', 'account', 'what', 'name', 'term_ends', 'amount', 'currency', 'balance_after', 'again'];
+    private const HEADINGS = [
+        'day',
+        'registrar',
+        'account',
+        'what',
+        'name',
+        'term_ends',
+        'amount',
+        'currency',
+        'balance_after',
+        'again',
+        'by_credit',
+    ];
 
     public function __construct(private ReadAlmanac $read, private Words $words)
     {
@@ -183,6 +196,7 @@ final readonly class AlmanacController
                     $entry->amount->currency,
                     $entry->after()?->decimal() ?? '',
                     $entry->again?->date() ?? '',
+                    $entry->credited === 0 ? '' : Money::ofMinor($entry->credited, $entry->amount->currency)->decimal(),
                 ];
             }
         }

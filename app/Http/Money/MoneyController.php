@@ -4,10 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http\Money;
 
+use Acre\Core\Balance\Credit as Left;
+use Acre\Core\Money\Money;
+use Acre\Core\Money\Sums;
 use App\Actions\Money\KeepMoney;
 use App\Http\SignedInRequest;
 use App\Jobs\AskMoney;
 use App\Models\Account;
+use App\Models\Credit;
 use App\Models\TopUp;
 use App\Outside\Registrar\Registrars;
 use App\Queries\Money\LowBalanceTold;
@@ -54,6 +58,11 @@ final readonly class MoneyController
                 ->orderBy('planned_for')
                 ->limit(100)
                 ->get(),
+            'credits' => Credit::query()->where('account_id', $account->id)->whereNull('withdrawn_on')->orderBy('id')->limit(100)->get(),
+            'left' => array_map(
+                fn (Money $one): string => $one->text(),
+                Sums::of(array_map(fn (Left $one): Money => $one->holds, $purse->credits)),
+            ),
             'amiss' => $reckoning->of($account->id, $clock->now()),
             'low' => $low->of($account->id),
             'isLinked' => $registrars->hasLink($account),

@@ -4,14 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Registrars;
 
-use Acre\Core\Money\Money;
-use Acre\Core\Money\MoneyError;
 use Acre\Core\Time\Instant;
 use Acre\Core\Time\Span;
+use App\Http\Money\TypesAmount;
 use App\Http\SignedIn;
 use App\Models\Offer;
-use App\Support\Currencies;
-use Closure;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 
@@ -19,15 +16,15 @@ use Illuminate\Validation\Rule;
 final class OfferRequest extends FormRequest
 {
     use SignedIn;
+    use TypesAmount;
 
     protected function prepareForValidation(): void
     {
         $this->onlyTexts('offer_since');
+        $this->tidyAmount('offer_');
         $this->merge([
             'offer_suffix' => ltrim(mb_strtolower(trim($this->word('offer_suffix'))), '.'),
             'offer_percent' => str_replace(',', '.', trim($this->word('offer_percent'), " %\u{A0}")),
-            'offer_amount' => str_replace(',', '.', trim($this->word('offer_amount'))),
-            'offer_currency' => mb_strtoupper(trim($this->word('offer_currency'))),
             'offer_code' => trim($this->word('offer_code')),
         ]);
     }
@@ -47,8 +44,8 @@ final class OfferRequest extends FormRequest
                 'max:100',
                 'decimal:0,2',
             ],
+            ...$this->amountRules('offer_'),
             'offer_amount' => ['nullable', 'regex:/^\d{1,9}(\.\d{1,4})?$/', $this->decimals(...)],
-            'offer_currency' => ['required', 'regex:/^[A-Z]{3}$/'],
             'offer_code' => ['nullable', 'string', 'max:60', 'regex:/^[^\p{C}]*$/u'],
             'offer_since' => ['required', 'date_format:Y-m-d', 'after:2000-01-01', 'before:2101-01-01'],
             'offer_until' => ['nullable', 'date_format:Y-m-d', 'after_or_equal:offer_since', 'before:2101-01-01'],
@@ -73,19 +70,5 @@ final class OfferRequest extends FormRequest
             // The last day on which it holds is one of it.
             'span' => Span::of(Instant::of((string) $word('since')), $until === null ? null : Instant::of($until)->plusDays(1)),
         ];
-    }
-
-    private function decimals(string $field, mixed $value, Closure $fail): void
-    {
-        if (! Currencies::isKnown($this->word('offer_currency'))) {
-            $fail(__('forms.currency'));
-
-            return;
-        }
-        try {
-            Money::of(is_string($value) ? $value : '', $this->word('offer_currency'));
-        } catch (MoneyError $e) {
-            $fail($e->getMessage());
-        }
     }
 }

@@ -36,6 +36,14 @@ final readonly class AlmanacRow
         );
     }
 
+    /** How much of it a credit pays; null: nothing. */
+    public function credited(): ?Money
+    {
+        $credited = array_sum(array_map(fn (Entry $entry): int => $entry->credited, $this->entries));
+
+        return $credited === 0 ? null : Money::ofMinor($credited, $this->sum()->currency);
+    }
+
     /** What is left afterwards; null: not known, or it pays otherwise. */
     public function after(): ?Money
     {

@@ -155,6 +155,7 @@ final readonly class ReadAlmanac
                         $from->toDay()->plusDays(1),
                         $ends,
                         $transfer->gross(),
+                        'transfer',
                     );
                     $count++;
                 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Queries\Money;
 
 use Acre\Core\Balance\ChargeOrder;
+use Acre\Core\Balance\Credit;
 use Acre\Core\Balance\PaidFrom;
 use Acre\Core\Balance\Purse;
 use Acre\Core\Money\Money;
@@ -21,6 +22,7 @@ final readonly class AccountPurse
      * @param  bool  $isTold  whether the registrar itself said so
      * @param  list<int>  $retries  days after the first attempt
      * @param  int  $lead  days before the end of a term on which its auto-renewal is charged
+     * @param  list<Credit>  $credits  beside its balance, what is left of what pays only for some things
      */
     public function __construct(
         public int $id,
@@ -38,6 +40,7 @@ final readonly class AccountPurse
         public ChargeOrder $order,
         public array $retries,
         public int $lead,
+        public array $credits = [],
     ) {
     }
 
@@ -55,6 +58,12 @@ final readonly class AccountPurse
             : ($this->ordered === null ? $this->holds : $this->holds->minus($this->ordered));
     }
 
+    /** @return list<Credit> */
+    public function creditsIn(string $currency): array
+    {
+        return array_values(array_filter($this->credits, fn (Credit $one): bool => $one->holds->currency === $currency));
+    }
+
     /**
      * As the core runs it forward.
      *
@@ -68,7 +77,7 @@ final readonly class AccountPurse
         return match ($this->from) {
             PaidFrom::Balance => $left === null || $left->currency !== $currency
                 ? null
-                : Purse::balance($left, $this->order, $this->retries),
+                : Purse::balance($left, $this->order, $this->retries, $this->creditsIn($currency)),
             PaidFrom::Card => Purse::card($currency, $this->cardEnds, $this->order, $this->retries),
             PaidFrom::Invoice => Purse::invoice($currency),
         };

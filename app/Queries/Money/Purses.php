@@ -28,7 +28,7 @@ final readonly class Purses
     WHERE a.id = ANY (:accounts::bigint[])
     SQL;
 
-    public function __construct(private Connection $database)
+    public function __construct(private Connection $database, private ReadCredits $credits)
     {
     }
 
@@ -41,8 +41,13 @@ final readonly class Purses
     {
         $found = [];
         $with = ['accounts' => '{'.implode(',', $accounts).'}', 'without' => '{'.implode(',', $without).'}'];
+        $credits = $this->credits->of($with['accounts'], $with['without']);
         foreach (Row::all($this->database->select(self::QUERY, $with)) as $row) {
             $currency = $row->textOrNull('currency');
+            $these = $credits[$row->int('id')] ?? [];
+            $paid = $these[$currency ?? ''] ?? null;
+            $holds = $currency === null ? null : Money::rounded($row->text('holds'), $currency);
+            $ordered = $currency === null || $row->textOrNull('ordered') === null ? null : Money::rounded($row->text('ordered'), $currency);
             $found[$row->int('id')] = new AccountPurse(
                 $row->int('id'),
                 $row->text('number'),
@@ -50,8 +55,8 @@ final readonly class Purses
                 $row->text('registrar'),
                 $row->text('access') === 'ours',
                 PaidFrom::from($row->text('paid_from')),
-                $currency === null ? null : Money::rounded($row->text('holds'), $currency),
-                $currency === null || $row->textOrNull('ordered') === null ? null : Money::rounded($row->text('ordered'), $currency),
+                $paid === null ? $holds : $holds?->plus($paid->paidSince),
+                $paid === null ? $ordered : $ordered?->minus($paid->ordered),
                 $row->instant('said_on'),
                 $row->textOrNull('said') === $row->textOrNull('holds'),
                 $row->textOrNull('source') === 'registrar',
@@ -59,6 +64,7 @@ final readonly class Purses
                 ChargeOrder::from($row->text('charge_order')),
                 array_values(array_filter($row->json('charge_retries'), is_int(...))),
                 $row->int('charge_lead_days'),
+                array_merge(...array_map(fn (CreditsRead $one): array => $one->left, array_values($these))),
             );
         }
 

@@ -111,6 +111,9 @@
             </div>
         @endif
     @endcan
+    @if ($purse->from === Acre\Core\Balance\PaidFrom::Balance)
+        @include('accounts.credits')
+    @endif
     @can('prepare')
         <section class="card apart" aria-labelledby="statement">
             <h2 id="statement">{{ __('money.statement.heading') }}</h2>

@@ -26,6 +26,9 @@
             <span class="is-outside">+{{ $row->sum()->text() }}</span>
         @else
             {{ $row->sum()->text() }}
+            @if ($row->credited() !== null)
+                <span class="reason lesser">{{ __('almanac.by_credit', ['sum' => $row->credited()->text()]) }}</span>
+            @endif
         @endif
     </td>
     <td class="sum" data-label="{{ __('almanac.after') }}">{{ $row->after()?->text() ?? '' }}</td>

@@ -7,6 +7,8 @@ namespace Tests\Core\Balance;
 use Acre\Core\Balance\Charge;
 use Acre\Core\Balance\ChargeOrder;
 use Acre\Core\Balance\ChargesToCome;
+use Acre\Core\Balance\Credit;
+use Acre\Core\Balance\CreditsLeft;
 use Acre\Core\Balance\Entry;
 use Acre\Core\Balance\EntryKind;
 use Acre\Core\Balance\Forecast;
@@ -39,6 +41,57 @@ final class ForecastTest extends TestCase
         );
         self::assertSame('b.com', $forecast->firstRefused()?->charge?->name);
         self::assertSame('0.00', $forecast->last()?->decimal());
+    }
+
+    /** Common practice: what pays only for some things pays for them first, and what is lost first before what stays. */
+    public function test_credits_pay_for_what_they_are_for(): void
+    {
+        $forecast = Forecast::of(
+            Purse::balance(Money::of('5.00', 'GBP'), credits: [
+                new Credit(Money::of('8.00', 'GBP')),
+                new Credit(Money::of('6.00', 'GBP'), 'renew', ['com'], Instant::of('2026-10-14')),
+                new Credit(Money::of('90.00', 'GBP'), 'transfer'),
+                new Credit(Money::of('90.00', 'GBP'), saidOn: Instant::of('2026-10-16')),
+                new Credit(Money::of('90.00', 'GBP'), suffixes: ['uk']),
+            ]),
+            [
+                self::charge('a.co.uk', 12, '30.00'),
+                self::charge('a.com', 12, '4.00'),
+                self::charge('b.org', 13, '9.90'),
+                self::charge('c.com', 14, '3.00'),
+                self::charge('d.com', 15, '0.20'),
+            ],
+        );
+        self::assertSame(
+            // A refused one takes nothing; the 2.00 that are for .com alone are lost on the 14th.
+            [
+                '12 a.co.uk refused 30.00 5.00',
+                '12 a.com charged 4.00 5.00',
+                '13 b.org charged 9.90 3.10',
+                '14 c.com charged 3.00 0.10',
+                '15 d.com refused 0.20 0.10',
+            ],
+            self::told($forecast),
+        );
+        self::assertSame([0, 400, 800, 0, 0], array_map(fn (Entry $one): int => $one->credited, $forecast->entries));
+    }
+
+    /** What was taken is gone, and what is left can be told. */
+    public function test_what_is_left_of_credits(): void
+    {
+        $left = new CreditsLeft([
+            new Credit(Money::of('8.00', 'GBP')),
+            new Credit(Money::of('6.00', 'GBP'), 'renew', ['com'], Instant::of('2026-10-14')),
+        ]);
+        $at = Instant::of('2026-10-12');
+        self::assertSame([700, 700], [$left->part('a.com', 'renew', 700, $at), $left->take('a.com', 'renew', 700, $at)]);
+        self::assertEquals([new Credit(Money::of('7.00', 'GBP'))], $left->rest());
+        self::assertSame([700, 0, 0], [
+            $left->take('a.com', 'restore', 900, $at),
+            $left->take('a.com', 'renew', 900, $at),
+            $left->part('a.com', 'renew', 0, $at),
+        ]);
+        self::assertSame([], $left->rest());
     }
 
     /** @return array<string, array{ChargeOrder, list<string>}> */
@@ -154,7 +207,10 @@ final class ForecastTest extends TestCase
             $holds = $random->getInt(0, 60);
             $retries = array_slice([2, 5, 9], 0, $random->getInt(0, 3));
             $order = ChargeOrder::cases()[$random->getInt(0, 3)];
-            $forecast = Forecast::of(Purse::balance(Money::of((string) $holds, 'GBP'), $order, $retries), $charges, $topUps);
+            $credits = $random->getInt(0, 1) === 0 ? [] : [
+                new Credit(Money::of((string) $random->getInt(1, 40), 'GBP'), ends: Instant::day(2026, 10, $random->getInt(6, 31))),
+            ];
+            $forecast = Forecast::of(Purse::balance(Money::of((string) $holds, 'GBP'), $order, $retries, $credits), $charges, $topUps);
             $left = 100 * $holds;
             $before = 0;
             foreach ($forecast->entries as $entry) {
@@ -163,7 +219,7 @@ final class ForecastTest extends TestCase
                     self::assertGreaterThan($left, $sum, "run {$run}");
                 }
                 $left += match ($entry->kind) {
-                    EntryKind::Charged => -$sum,
+                    EntryKind::Charged => $entry->credited - $sum,
                     EntryKind::Refused => 0,
                     EntryKind::TopUp => $sum,
                 };

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Balance;
 
 use Acre\Core\Balance\Charge;
+use Acre\Core\Balance\Credit;
 use Acre\Core\Balance\Entry;
 use Acre\Core\Balance\Forecast;
 use Acre\Core\Balance\Purse;
@@ -79,8 +80,9 @@ final class SmallestTopUpsTest extends TestCase
         for ($run = 0; $run < 150; $run++) {
             $charges = [];
             for ($i = $random->getInt(1, 5); $i > 0; $i--) {
-                $charges["n{$i}.com"] = [$random->getInt(6, 12), (string) (10 * $random->getInt(1, 6))];
+                $charges[self::oneOf($random, $i)] = [$random->getInt(6, 12), (string) (10 * $random->getInt(1, 6))];
             }
+            $credits = self::credits($random, 10);
             $limits = self::limits(
                 least: (string) (10 * $random->getInt(1, 3)),
                 step: '10',
@@ -88,9 +90,9 @@ final class SmallestTopUpsTest extends TestCase
                 from: $random->getInt(5, 7),
                 quiet: $random->getInt(0, 1) === 0 ? [] : [6, 7],
             );
-            $holds = (string) (10 * $random->getInt(0, 8));
-            $found = self::plan($holds, $charges, $limits);
-            if (count($found->topUps) > 2 || ! self::saves($holds, $charges, $found->topUps, $found->lost)) {
+            $purse = Purse::balance(Money::of((string) (10 * $random->getInt(0, 8)), 'GBP'), credits: $credits);
+            $found = SmallestTopUps::of($purse, self::charges($charges), $limits);
+            if (count($found->topUps) > 2 || ! self::saves($purse, $charges, $found->topUps, $found->lost)) {
                 // Where so many days are not there, nobody promises it.
                 self::assertNotNull($limits->mostMinor(), "run {$run}");
 
@@ -100,11 +102,33 @@ final class SmallestTopUpsTest extends TestCase
             $mine = self::worth($found->topUps);
             foreach (self::ways($limits, count($found->topUps)) as $way) {
                 if (self::worth($way) < $mine) {
-                    self::assertFalse(self::saves($holds, $charges, $way, $found->lost), "run {$run}: ".json_encode(self::worth($way)));
+                    self::assertFalse(self::saves($purse, $charges, $way, $found->lost), "run {$run}: ".json_encode(self::worth($way)));
                 }
             }
         }
         self::assertGreaterThan(100, $tried);
+    }
+
+    /** Whatever a credit pays, and whenever a refused charge is tried again: what is paid in saves all that can be saved. */
+    public function test_beside_credits_it_saves_all_that_can_be_saved(): void
+    {
+        $random = new Randomizer(new Mt19937(74));
+        $less = 0;
+        for ($run = 0; $run < 400; $run++) {
+            $charges = [];
+            for ($i = $random->getInt(1, 8); $i > 0; $i--) {
+                $charges[self::oneOf($random, $i)] = [$random->getInt(6, 20), (string) $random->getInt(1, 60)];
+            }
+            $holds = Money::of((string) $random->getInt(0, 80), 'GBP');
+            $retries = $random->getInt(0, 1) === 0 ? [] : [2, 5];
+            $limits = self::limits(from: $random->getInt(5, 9), quiet: $random->getInt(0, 1) === 0 ? [] : [6, 7]);
+            $purse = Purse::balance($holds, retries: $retries, credits: self::credits($random, 1));
+            $found = SmallestTopUps::of($purse, self::charges($charges), $limits);
+            self::assertTrue(self::saves($purse, $charges, $found->topUps, $found->lost), "run {$run}");
+            $without = SmallestTopUps::of(Purse::balance($holds, retries: $retries), self::charges($charges), $limits);
+            $less += self::told($without) === self::told($found) ? 0 : 1;
+        }
+        self::assertGreaterThan(100, $less);
     }
 
     /** Worked out once for all days, it is what is worked out for each day alone. */
@@ -137,6 +161,26 @@ final class SmallestTopUpsTest extends TestCase
         self::assertSame([], SmallestTopUps::untilEach(Purse::invoice('GBP'), self::charges(['a.com' => [12, '1']]), self::limits()));
         $this->expectException(InvalidArgumentException::class);
         SmallestTopUps::untilEach(Purse::balance(Money::of('1.00', 'GBP')), [], self::limits(most: '40.00'));
+    }
+
+    private static function oneOf(Randomizer $random, int $number): string
+    {
+        return "n{$number}.".['com', 'org'][$random->getInt(0, 1)];
+    }
+
+    /** @return list<Credit> none in every other case */
+    private static function credits(Randomizer $random, int $unit): array
+    {
+        $credits = [];
+        for ($i = max(0, $random->getInt(-2, 2)); $i > 0; $i--) {
+            $credits[] = new Credit(
+                Money::of((string) ($unit * $random->getInt(1, 6)), 'GBP'),
+                suffixes: [[], ['com'], ['org']][$random->getInt(0, 2)],
+                ends: $random->getInt(0, 1) === 0 ? null : Instant::day(2026, 10, $random->getInt(7, 14)),
+            );
+        }
+
+        return $credits;
     }
 
     /**
@@ -188,9 +232,9 @@ final class SmallestTopUpsTest extends TestCase
      * @param  list<TopUp>  $topUps
      * @param  list<Charge>  $lost
      */
-    private static function saves(string $holds, array $charges, array $topUps, array $lost): bool
+    private static function saves(Purse $purse, array $charges, array $topUps, array $lost): bool
     {
-        $failures = Forecast::of(Purse::balance(Money::of($holds, 'GBP')), self::charges($charges), $topUps)->failures();
+        $failures = Forecast::of($purse, self::charges($charges), $topUps)->failures();
 
         return array_diff(
             array_map(fn (Entry $one): string => $one->charge->name ?? '', $failures),

@@ -19,7 +19,11 @@
                 <tr>
                     <th scope="row"><a href="{{ route('accounts.money', $one['id']) }}">{{ $one['account'] }}</a></th>
                     <td class="sum" data-label="{{ __('deeds.renew.names') }}">{{ number_format($one['names']) }}</td>
-                    <td class="sum" data-label="{{ __('deeds.renew.sum') }}">{{ implode(' + ', $one['sums']) }}</td>
+                    <td class="sum" data-label="{{ __('deeds.renew.sum') }}">{{ implode(' + ', $one['sums']) }}
+                        @if ($one['credit'] !== null)
+                            <span class="reason lesser">{{ __('deeds.renew.by_credit', ['sum' => $one['credit']]) }}</span>
+                        @endif
+                    </td>
                     <td class="sum" data-label="{{ __('deeds.renew.left') }}">
                         {{ $one['left'] ?? __('deeds.renew.not_known') }}</td>
                     <td class="sum" data-label="{{ __('deeds.renew.then') }}">
