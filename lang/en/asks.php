@@ -48,6 +48,8 @@ return [
         'keep' => '{1} keep for one year|[2,*] keep for :count years',
         'lapse' => 'let it lapse',
         'none_yet' => 'none yet',
+        'none' => 'none',
+        'no_longer' => 'not needed any more: it was renewed, or is no longer theirs',
         'docket' => 'docket :id',
         'not_prepared' => 'Its renewal is not prepared: renew it',
         'intends_lapse' => 'its intent is to lapse',

@@ -15,6 +15,7 @@ use App\Support\Row;
 use App\Support\TradeClock;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\Group;
+use PHPUnit\Framework\Attributes\TestWith;
 use Tests\TestCase;
 
 /** What registrars say that a year of a name costs (RFC 8748). A .com costs 9.90 there, and a premium one ten times as much. */
@@ -22,6 +23,12 @@ use Tests\TestCase;
 final class AskPricesTest extends TestCase
 {
     use ThreeAccounts;
+
+    private const GARBAGE = 'garbage comes instead of the answer';
+
+    private const REFUSED = 'its disk is full';
+
+    private const TOLD = '9.90 standard 2026-10-06';
 
     private function premium(): Name
     {
@@ -41,7 +48,7 @@ final class AskPricesTest extends TestCase
     private function asked(): array
     {
         $asked = [];
-        foreach (Row::all(DB::select('SELECT name_id, renew, is_standard, asked_on FROM asked_prices')) as $row) {
+        foreach (Row::all(DB::select('SELECT name_id, renew, is_standard, asked_on FROM asked_prices ORDER BY name_id')) as $row) {
             $asked[$row->int('name_id')] = trim(
                 "{$row->textOrNull('renew')} ".($row->boolOrNull('is_standard') === true ? 'standard ' : '').$row->text('asked_on'),
             );
@@ -97,6 +104,27 @@ final class AskPricesTest extends TestCase
         self::assertSame([$name->id => '9.90 standard 2026-10-07'], $this->asked());
         self::assertNull($this->registration($name)->own_renewal);
         $this->get("/names/{$name->ascii}")->assertSee('£9.90')->assertDontSee('£99.00');
+    }
+
+    /**
+     * A name whose question brings what can't be read is not asked with its neighbours, nor every day before them.
+     *
+     * @param  list<string>  $asked
+     */
+    #[TestWith([self::GARBAGE, 1, [self::TOLD, self::TOLD, self::TOLD]])]
+    #[TestWith([self::GARBAGE, 2, ['2026-10-06', self::TOLD, self::TOLD]])]
+    #[TestWith([self::GARBAGE, 9, []])]
+    #[TestWith([self::REFUSED, 1, [self::TOLD, self::TOLD, self::TOLD]])]
+    #[TestWith([self::REFUSED, 2, ['2026-10-06', self::TOLD, self::TOLD]])]
+    public function test_one_that_is_odd_keeps_nothing_from_its_neighbours(string $weather, int $times, array $asked): void
+    {
+        foreach (['2026-11-18', '2026-11-19', '2026-11-20'] as $day) {
+            $this->held($this->wire, ['ends' => Instant::of($day)->epoch], ['ends_on' => Instant::of($day)]);
+        }
+        $this->world->weather($weather, $times);
+        app(AskPrices::class)->handle($this->wire->id);
+        $this->world->weather('fair', 0);
+        self::assertSame($asked, array_values($this->asked()));
     }
 
     public function test_what_people_entered_stays(): void

@@ -13,6 +13,7 @@ use App\Models\AskLine;
 use App\Models\AskState;
 use App\Models\Docket;
 use App\Models\DocketState;
+use App\Models\Holding;
 use App\Models\Letter;
 use App\Models\Name;
 use App\Models\Registration;
@@ -109,6 +110,51 @@ final class AsksTest extends TestCase
         self::assertSame(0, AskLine::query()->whereNotNull('answer')->count());
         $this->post($address, ['all' => '1'])->assertOk()->assertSee('will renew 4 names');
         self::assertSame(4, AskLine::query()->where('answer', 'keep')->whereNotNull('docket_id')->count());
+    }
+
+    /** What was renewed since, or is another's now, is no longer decided by the letter of before. */
+    public function test_what_is_no_longer_asked_is_left_as_it_is(): void
+    {
+        app(HouseSettings::class)->set(['silence' => 'lapse']);
+        $this->post("/clients/{$this->house->foundry->id}/ask", $this->form());
+        [$bell, $chime, $knell, $peal] = $this->names;
+        Registration::query()->where('name_id', $bell->id)->update(['ends_on' => '2027-11-02', 'intent' => 'when_told']);
+        Holding::query()->where('name_id', $chime->id)->update(['client_id' => $this->house->harrow->id]);
+        // Only put right, it is asked on.
+        Registration::query()->where('name_id', $knell->id)->update(['ends_on' => '2026-11-05']);
+        $ask = Ask::query()->sole();
+        $this->get("/asks/{$ask->id}")
+            ->assertSeeInOrder(['bell.com', 'not needed any more', 'chime.com', 'not needed any more', 'knell.com', 'none yet']);
+        $address = $this->link();
+        $this->get($address)
+            ->assertSee('which of these 2 domain names do you keep?')
+            ->assertDontSee('bell.com')
+            ->assertDontSee('chime.com');
+        app(TradeClock::class)->set(Instant::of('2026-10-13T09:00:00Z'));
+        self::assertSame(1, app(AskClient::class)->remind());
+        self::assertStringNotContainsString('chime.com', Letter::query()->latest('id')->firstOrFail()->body);
+        $typed = ['name' => [$bell->id => '0', $chime->id => '0', $knell->id => '1', $peal->id => '0']];
+        $this->post($this->link(), $typed)->assertOk()->assertSee('will renew one name')->assertSee('One name will be left to lapse.');
+        $intents = ['bell.com' => 'when_told', 'chime.com' => 'ask_client', 'knell.com' => 'when_told', 'peal.com' => 'lapse'];
+        self::assertSame($intents, $this->intents());
+        self::assertSame([null, null, 'keep', 'lapse'], $ask->lines()->pluck('answer')->all());
+        $this->get("/asks/{$ask->id}")->assertDontSee('none yet')->assertDontSee('not needed');
+    }
+
+    public function test_where_nothing_is_asked_any_more_nobody_is_reminded_and_silence_says_nothing(): void
+    {
+        app(HouseSettings::class)->set(['silence' => 'lapse']);
+        $this->post("/clients/{$this->house->foundry->id}/ask", $this->form());
+        $address = $this->link();
+        Registration::query()->update(['ends_on' => '2027-11-02']);
+        $this->get($address)->assertStatus(410);
+        $this->post($address, ['all' => '1'])->assertStatus(410);
+        app(TradeClock::class)->set(Instant::of('2026-10-13T09:00:00Z'));
+        self::assertSame(0, app(AskClient::class)->remind());
+        app(TradeClock::class)->set(Instant::of('2026-10-21T09:00:00Z'));
+        self::assertSame(1, app(ClientAnswers::class)->silent());
+        self::assertSame(['ask_client'], array_values(array_unique($this->intents())));
+        self::assertSame(AskState::Silent, Ask::query()->sole()->state);
     }
 
     #[TestWith(['nothing', 'ask_client', 0])]

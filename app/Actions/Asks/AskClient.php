@@ -83,7 +83,7 @@ final readonly class AskClient
             $written += $this->database->transaction(function () use ($id, $today): int {
                 $ask = Ask::query()->lockForUpdate()->where('state', AskState::Open)->whereKey($id)->first();
                 $stage = $ask === null ? null : self::stage($ask, $today);
-                if ($ask === null || $stage === null) {
+                if ($ask === null || $stage === null || ! $ask->stillAsked()->exists()) {
                     return 0;
                 }
                 $ask->update(['reminded_on' => $today->date()]);
@@ -138,7 +138,7 @@ final readonly class AskClient
             $ask->mailbox,
             $language->speak(fn (): array => array_map(
                 fn (AskLine $line): string => $this->words->line($line->name->unicode, $line->ends(), $line->sum()),
-                array_values($ask->lines()->with('name')->get()->all()),
+                array_values($ask->stillAsked()->with('name')->get()->all()),
             )),
             $ask->by(),
             self::LATE,

@@ -84,7 +84,7 @@ final readonly class ClientAnswers
                     return 0;
                 }
                 $rule = $this->house->silence();
-                $names = $rule === Silence::Nothing ? [] : $ask->lines()->pluck('name_id')->all();
+                $names = $rule === Silence::Nothing ? [] : $ask->stillAsked()->pluck('name_id')->all();
                 $this->carry(
                     $ask,
                     array_fill_keys(array_filter($names, is_int(...)), $rule === Silence::Keep ? 1 : 0),
@@ -98,10 +98,14 @@ final readonly class ClientAnswers
         return $ended;
     }
 
-    /** @param  array<int, int>  $years */
+    /**
+     * What was renewed since it was asked, or is another's now, is left as it is.
+     *
+     * @param  array<int, int>  $years
+     */
     private function carry(Ask $ask, array $years, AskState $state): void
     {
-        $lines = $ask->lines()->get()->keyBy('name_id');
+        $lines = $ask->stillAsked()->get()->keyBy('name_id');
         $years = array_intersect_key($years, $lines->all());
         $lapse = array_keys(array_filter($years, fn (int $count): bool => $count === 0));
         foreach ($years as $id => $count) {

@@ -28,7 +28,8 @@ final readonly class WriteEndLetters
     WHERE s.account_id > 0 AND s.intent IN ('when_told', 'ask_client') AND s.phase IN ('in_term', 'grace')
         AND s.ends_on >= :first::timestamptz AND s.ends_on < :last::timestamptz
         AND NOT EXISTS (SELECT FROM end_letters e WHERE e.name_id = s.name_id AND e.ends_on = s.ends_on::date AND e.stage = :stage)
-        AND NOT EXISTS (SELECT FROM ask_lines l JOIN asks a ON a.id = l.ask_id WHERE l.name_id = s.name_id AND a.state = 'open')
+        AND NOT EXISTS (SELECT FROM ask_lines l JOIN asks a ON a.id = l.ask_id WHERE l.name_id = s.name_id
+            AND a.client_id = s.client_id AND a.state = 'open')
         AND NOT EXISTS (SELECT FROM docket_lines l JOIN dockets d ON d.id = l.docket_id WHERE l.name_id = s.name_id
             AND d.deed = 'renew' AND l.state IN ('prepared', 'waiting', 'begun'))
     SQL;

@@ -11,6 +11,7 @@ use App\Models\Account;
 use App\Models\Registration;
 use App\Outside\Reach\NotReached;
 use App\Outside\Registrar\AskedPrice;
+use App\Outside\Registrar\Registrar;
 use App\Outside\Registrar\Registrars;
 use App\Queries\Money\PriceBook;
 use App\Support\Row;
@@ -34,6 +35,9 @@ final readonly class AskPrices
 
     private const QUESTIONS = 5;
 
+    /** Questions without an answer, after which a registrar is left alone: each may take as long as a connection is waited for. */
+    private const SILENT = 3;
+
     public function __construct(
         private Connection $database,
         private Registrars $registrars,
@@ -56,12 +60,52 @@ final readonly class AskPrices
                 return;
             }
             try {
-                $prices = $registrar->prices($account, array_map(fn (Row $row): string => $row->text('ascii'), $due));
+                $this->ask($account, $registrar, $due);
             } catch (NotReached) {
                 return;
             }
-            $this->database->transaction(fn () => $this->keep($account, $due, $prices ?? []));
         }
+    }
+
+    /**
+     * @param  non-empty-list<Row>  $due
+     *
+     * @throws NotReached when it answers nothing
+     */
+    private function ask(Account $account, Registrar $registrar, array $due): void
+    {
+        try {
+            $prices = $registrar->prices($account, array_map(fn (Row $row): string => $row->text('ascii'), $due));
+            $this->database->transaction(fn () => $this->keep($account, $due, $prices ?? []));
+        } catch (NotReached $e) {
+            if (! $e->isOfOneQuestion || count($due) === 1) {
+                throw $e;
+            }
+            $this->askEach($account, $registrar, $due);
+        }
+    }
+
+    /**
+     * One of them it can't be asked about: the others are asked without it, and it has had its turn like them.
+     *
+     * @param  list<Row>  $due
+     *
+     * @throws NotReached when it answers nothing
+     */
+    private function askEach(Account $account, Registrar $registrar, array $due): void
+    {
+        $odd = [];
+        foreach ($due as $row) {
+            try {
+                $this->ask($account, $registrar, [$row]);
+            } catch (NotReached $e) {
+                $odd[] = $row;
+                if (! $e->isOfOneQuestion || count($odd) === self::SILENT) {
+                    throw $e;
+                }
+            }
+        }
+        $this->database->transaction(fn () => $this->keep($account, $odd, []));
     }
 
     /** @return list<Row> name_id, ascii, suffix */

@@ -61,7 +61,11 @@ final readonly class AskController
 
     public function show(Ask $ask): View
     {
-        return view('asks.show', ['ask' => $ask->load(['client', 'asker', 'lines.name']), 'words' => $this->words]);
+        return view('asks.show', [
+            'ask' => $ask->load(['client', 'asker', 'lines.name']),
+            'still' => $ask->state === AskState::Open ? $ask->stillAsked()->pluck('name_id')->all() : [],
+            'words' => $this->words,
+        ]);
     }
 
     public function withdraw(Ask $ask, SignedInRequest $request): RedirectResponse

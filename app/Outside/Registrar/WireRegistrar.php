@@ -236,6 +236,10 @@ final readonly class WireRegistrar implements Registrar
     {
         return $this->reading($account, function () use ($account, $names): ?array {
             $response = $this->gates->of($account)->command(new FeeCheck($names, ['renew' => 1]), 'prices-'.bin2hex(random_bytes(8)));
+            if ($response->code() !== EppCode::Done && count($names) > 1) {
+                // One of them may be why all are refused.
+                return array_merge(...array_map(fn (string $one): array => $this->prices($account, [$one]) ?? [], $names));
+            }
             if ($response->code() !== EppCode::Done || $response->extension(EppNamespace::Fee, 'chkData') === null) {
                 return null;
             }

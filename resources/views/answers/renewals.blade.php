@@ -1,11 +1,11 @@
-{{-- $ask: what a client is asked, with its lines --}}
+{{-- $ask: what a client is asked; $lines: the names that are still to be answered --}}
 @php($typed = request()->input('name'))
 @php($typed = is_array($typed) ? $typed : [])
 <x-layout plain :title="__('answers.renewals.title')">
     <div class="answer">
-        <h1>{{ trans_choice('answers.renewals.heading', $ask->lines->count(), [
+        <h1>{{ trans_choice('answers.renewals.heading', count($lines), [
             'house' => $house,
-            'count' => number_format($ask->lines->count()),
+            'count' => number_format(count($lines)),
         ]) }}</h1>
         <p class="sentence">{{ __('answers.renewals.said', ['by' => App\Support\Dates::full($ask->by())]) }}</p>
         <form method="post" action="{{ route('answers.store', $token) }}" data-once>
@@ -20,7 +20,7 @@
                     </tr>
                 </thead>
                 <tbody>
-                    @foreach ($ask->lines as $line)
+                    @foreach ($lines as $line)
                         <tr>
                             <th scope="row" class="name">{{ $line->name->unicode }}</th>
                             <td data-label="{{ __('answers.renewals.ends') }}">{{ App\Support\Dates::full($line->ends()) }}</td>
@@ -44,7 +44,7 @@
             </table>
             <p class="lesser">{{ __('answers.renewals.lapse_said') }}</p>
             <p class="head-deeds"><button class="main">{{ __('answers.renewals.send') }}</button>
-                @if ($ask->lines->count() > 1)
+                @if (count($lines) > 1)
                     <button name="all" value="1">{{ __('answers.renewals.all') }}</button>
                 @endif
             </p>

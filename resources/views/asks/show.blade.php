@@ -40,7 +40,11 @@
                     <td data-label="{{ __('asks.show.answer') }}">{{ match ($line->answer) {
                         'keep' => trans_choice('asks.show.keep', $line->years ?? 1, ['count' => $line->years ?? 1]),
                         'lapse' => __('asks.show.lapse'),
-                        default => __('asks.show.none_yet'),
+                        default => __('asks.show.' . match (true) {
+                            $ask->state !== App\Models\AskState::Open => 'none',
+                            in_array($line->name_id, $still, true) => 'none_yet',
+                            default => 'no_longer',
+                        }),
                     } }}</td>
                     <td data-label="{{ __('asks.show.then') }}">
                         @if ($line->docket_id !== null)
