@@ -117,6 +117,27 @@ final readonly class Forecast
         return null;
     }
 
+    /** What would have to be there beside, so that nothing is refused on a day; of a purse without a balance, what is charged then. */
+    public function missingOn(Instant $day): Money
+    {
+        $credits = new CreditsLeft($this->purse->credits);
+        $left = $this->purse->holds?->minor() ?? 0;
+        $sum = 0;
+        foreach ($this->entries as $entry) {
+            $days = $entry->at->toDay()->epoch <=> $day->toDay()->epoch;
+            if ($entry->charge === null) {
+                $left = $days > 0 ? $left : $entry->left ?? 0;
+            } elseif ($days === 0 || ($days < 0 && $entry->kind === EntryKind::Charged)) {
+                $amount = $entry->amount->minor();
+                $rest = $amount - $credits->take($entry->charge->name, $entry->charge->for, $amount, $entry->at);
+                $sum += $days === 0 ? $rest : 0;
+                $left = $days === 0 ? $left : $entry->left ?? 0;
+            }
+        }
+
+        return Money::ofMinor(max(0, $sum - $left), $this->purse->currency);
+    }
+
     /** What is left at the end of the span; null: the account has no balance. */
     public function last(): ?Money
     {

@@ -84,6 +84,16 @@ final class CreditsTest extends TestCase
         $this->get($this->money())->assertSee('Nothing of it is left.');
     }
 
+    public function test_what_it_pays_in_part_is_not_missing(): void
+    {
+        $this->record(['credit_amount' => '5'] + self::RENEWALS);
+        $this->get("/almanac?of=account-{$this->house->ours->id}")
+            ->assertSee('can’t pay one of 2: £4.40 is missing.')
+            ->assertSee('Top up £4.40');
+        self::assertSame(['2026-10-12', '4.40'], $this->shortage());
+        $this->get('/deeds/renew?name=bell.com,chime.com')->assertSee('has £4.40 too little')->assertSee('£5.00 of it by credit');
+    }
+
     public function test_what_it_is_not_for_takes_nothing_of_it(): void
     {
         $this->record(['credit_action' => 'transfer', 'credit_suffixes' => '', 'credit_lost_on' => ''] + self::RENEWALS);

@@ -39,20 +39,7 @@ final readonly class ShortDay
             count($refused),
             count($day),
             $first->charge->name,
-            $run->account->from === PaidFrom::Card ? null : self::missing($refused),
+            $run->account->from === PaidFrom::Card ? null : $run->forecast->missingOn($first->at),
         );
-    }
-
-    /** @param  list<Entry>  $refused */
-    private static function missing(array $refused): Money
-    {
-        $sum = array_reduce(
-            array_slice($refused, 1),
-            fn (Money $sum, Entry $entry): Money => $sum->plus($entry->amount),
-            $refused[0]->amount,
-        );
-        $after = $refused[count($refused) - 1]->after();
-
-        return $after === null ? $sum : $sum->minus($after);
     }
 }

@@ -76,6 +76,37 @@ final class ForecastTest extends TestCase
         self::assertSame([0, 400, 800, 0, 0], array_map(fn (Entry $one): int => $one->credited, $forecast->entries));
     }
 
+    /** What lacks is what all charges of a day need, less what credits pay of them; whoever else had it before. */
+    public function test_what_is_missing_on_a_day(): void
+    {
+        $forecast = Forecast::of(
+            Purse::balance(Money::of('4.00', 'GBP'), retries: [2], credits: [new Credit(Money::of('7.00', 'GBP'), suffixes: ['com'])]),
+            [
+                self::charge('z.com', 11, '1.00'),
+                self::charge('z.org', 11, '3.00'),
+                self::charge('a.com', 12, '9.00'),
+                self::charge('b.com', 12, '8.00'),
+                self::charge('c.com', 12, '2.00'),
+                self::charge('d.com', 13, '5.00'),
+            ],
+            [new TopUp(Instant::day(2026, 10, 13), Money::of('0.50', 'GBP'))],
+        );
+        // On the 12th 9 + 8 + 2 against 6 of the credit and 1; on the 13th 5 against 4 and 1.50; on the 14th 17 against the 0.50 left.
+        self::assertSame(
+            ['0.00', '0.00', '12.00', '0.00', '16.50'],
+            array_map(fn (int $day): string => $forecast->missingOn(Instant::day(2026, 10, $day))->decimal(), [10, 11, 12, 13, 14]),
+        );
+        // Where so much more is paid in before, nothing is refused; where it is a penny less, something is.
+        foreach (['12.00' => 0, '11.99' => 1] as $paid => $refused) {
+            $carried = Forecast::of(
+                Purse::balance(Money::of('1.00', 'GBP'), credits: [new Credit(Money::of('6.00', 'GBP'), suffixes: ['com'])]),
+                [self::charge('a.com', 12, '9.00'), self::charge('b.com', 12, '8.00'), self::charge('c.com', 12, '2.00')],
+                [new TopUp(Instant::day(2026, 10, 11), Money::of($paid, 'GBP'))],
+            );
+            self::assertCount($refused, $carried->failures());
+        }
+    }
+
     /** What was taken is gone, and what is left can be told. */
     public function test_what_is_left_of_credits(): void
     {
