@@ -23,11 +23,13 @@ use App\Models\PlanState;
 use App\Models\Role;
 use App\Models\TopUp;
 use App\Models\User;
+use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\QueryException;
 use Illuminate\Routing\Route;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route as Router;
 use PHPUnit\Framework\Attributes\TestWith;
+use ReflectionParameter;
 use Tests\TestCase;
 
 /** What must hold whatever a page does: policies, headers, queries, and a log that nobody rewrites. */
@@ -132,6 +134,23 @@ final class TruthTest extends TestCase
             'sha256' => str_repeat('0', 64),
             'token' => str_repeat('x', 48),
         ];
+    }
+
+    /** An address with a word where a row's number belongs leads nowhere, rather than to a question that the database can't read. */
+    public function test_numbers_of_rows_in_addresses_are_numbers(): void
+    {
+        $bound = 0;
+        /** @var Route $route */
+        foreach (Router::getRoutes()->getRoutes() as $route) {
+            foreach ($route->signatureParameters(['subClass' => Model::class]) as $parameter) {
+                $name = $parameter instanceof ReflectionParameter ? $parameter->getName() : '';
+                if ($name !== 'name' && in_array($name, $route->parameterNames(), true)) {
+                    $bound++;
+                    self::assertSame('[0-9]{1,18}', $route->wheres[$name] ?? null, "{$route->uri()}: add '{$name}' to its patterns");
+                }
+            }
+        }
+        self::assertGreaterThan(60, $bound);
     }
 
     public function test_every_route_has_its_policy_its_headers_and_few_queries(): void
