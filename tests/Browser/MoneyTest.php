@@ -67,8 +67,7 @@ final class MoneyTest extends TestCase
         $window->go($ask)->waitForText('.sentence', 'They answered on');
         self::assertStringContainsString('keep for 2 years', $window->text('main'));
         self::assertStringContainsString('its intent is to lapse', $window->text('main'));
-        $window->driver->findElement(WebDriverBy::partialLinkText('docket '))->click();
-        $window->waitForText('h1', 'Renew')->ready();
+        $window->press('docket ')->waitForText('h1', 'Renew')->ready();
         self::assertSame([], $window->axe());
     }
 
@@ -85,8 +84,7 @@ final class MoneyTest extends TestCase
         self::assertSame([], $window->axe());
         // Its address holds it all.
         $window->go((string) preg_replace('~^https?://[^/]+~', '', $window->driver->getCurrentURL()))->waitForText('.told', 'against');
-        $window->driver->findElement(WebDriverBy::linkText('Back to how it is'))->click();
-        $window->ready();
+        $window->press('Back to how it is')->ready();
         self::assertStringNotContainsString('against', $window->text('main'));
     }
 
@@ -95,10 +93,7 @@ final class MoneyTest extends TestCase
     {
         $window = $this->window();
         $window->go('/rounds')->ready();
-        $window->driver->findElement(
-            WebDriverBy::xpath("//a[contains(@href, '/deeds/restore') and contains(@href, 'harbour-lights.com')]"),
-        )->click();
-        $window->waitForText('h1', 'Restore one name')->ready();
+        $window->follow('a[href*="/deeds/restore"][href*="harbour-lights.com"]')->waitForText('h1', 'Restore one name')->ready();
         self::assertStringContainsString('It can be restored until 28 Oct, then it is lost', $window->text('main'));
         self::assertStringContainsString('Costs £95.00 with tax.', $window->text('main'));
         self::assertSame([], $window->axe());
@@ -131,11 +126,9 @@ final class MoneyTest extends TestCase
         $window->go('/clients/2/year')->ready();
         self::assertStringContainsString('It only redirects to https://wickerby-bells.com/', $window->text('main'));
         self::assertSame([], $window->axe());
-        $window->driver->findElement(WebDriverBy::linkText('Fewer renewal dates'))->click();
-        $window->waitForText('h1', 'Fewer renewal dates')->ready();
+        $window->press('Fewer renewal dates')->waitForText('h1', 'Fewer renewal dates')->ready();
         self::assertSame([], $window->axe());
-        $window->driver->findElement(WebDriverBy::partialLinkText('for one year'))->click();
-        $window->waitForText('h1', 'for one year')->ready();
+        $window->press('for one year')->waitForText('h1', 'for one year')->ready();
     }
 
     public function test_names_of_three_registrars_are_renewed_in_one_deed(): void
