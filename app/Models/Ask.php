@@ -9,7 +9,6 @@ use App\Models\Casts\AsInstant;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
-use Illuminate\Database\Query\Builder;
 
 /**
  * A client is asked which of their names to keep.
@@ -55,24 +54,5 @@ final class Ask extends Model
     public function lines(): HasMany
     {
         return $this->hasMany(AskLine::class)->orderBy('position');
-    }
-
-    /**
-     * Those that are still theirs to answer: not what was renewed since the letter was written, or is no longer held for this client.
-     *
-     * @return HasMany<AskLine, $this>
-     */
-    public function stillAsked(): HasMany
-    {
-        return $this->lines()->whereExists(
-            fn (Builder $held): Builder => $held
-                ->from('holdings AS h')
-                ->join('registrations AS r', 'r.id', '=', 'h.registration_id')
-                ->whereColumn('h.name_id', 'ask_lines.name_id')
-                ->where('h.client_id', $this->client_id)
-                ->whereRaw('upper_inf(h.span) AND upper_inf(r.span)')
-                // An end that was only put right lies near the one of the letter; a renewal adds a year.
-                ->whereRaw("r.ends_on < ask_lines.ends_on + interval '60 days'"),
-        );
     }
 }

@@ -10,6 +10,9 @@ use Acre\Core\Time\Instant;
 /** Terms added to a name's end, as registries add them. */
 final class Term
 {
+    /** Months: registries sell a year at least, and dates that were told differently lie days apart (common practice). */
+    private const LEAST = 6;
+
     /**
      * The end after so many more months. Counted from the first date where the end is an anniversary of it, so that a
      * name of 29 February comes back to that day in leap years, however often it was renewed.
@@ -37,6 +40,12 @@ final class Term
         }
 
         return $all;
+    }
+
+    /** Whether a name was renewed between two ends that were told of it: one that moved by less than half a year was only put right. */
+    public static function isRenewed(Instant $then, Instant $now): bool
+    {
+        return ! $now->isBefore($then->plusMonths(self::LEAST));
     }
 
     /** How many months after its first date a name ends; null: that is no anniversary, or the first date is not known. */

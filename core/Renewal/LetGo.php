@@ -15,7 +15,7 @@ use Acre\Core\Zone\ZoneCopy;
 /** What speaks for letting one of a client's names go, as far as it was seen. */
 final readonly class LetGo
 {
-    /** So many times what their other names cost is dear. */
+    /** So many times what their other names cost is dear: our own choice. */
     private const DEAR = 3;
 
     /**

@@ -49,7 +49,7 @@ return [
         'lapse' => 'let it lapse',
         'none_yet' => 'none yet',
         'none' => 'none',
-        'no_longer' => 'not needed any more: it was renewed, or is no longer theirs',
+        'no_longer' => 'no longer needed: renewed since, or no longer theirs',
         'docket' => 'docket :id',
         'not_prepared' => 'Its renewal is not prepared: renew it',
         'intends_lapse' => 'its intent is to lapse',

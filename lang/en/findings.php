@@ -261,7 +261,7 @@ return [
         'maybe_not_deleted' => 'By now it should be deleted, but nothing confirms that',
         'being_restored' => 'It is being restored already: its registrar must report to the registry within days',
         'restore_by' => 'It can be restored until :until, then it is lost',
-        'year_on_top' => ':registrar may charge the year on top of the restore: look before you pay',
+        'year_on_top' => ':registrar may charge the year on top of the restore: check before you pay',
         'very_long' => ':years years outlive those who know about it: the mailbox and the card will have changed by then',
     ],
     'transfer' => [

@@ -124,7 +124,7 @@ final class AsksTest extends TestCase
         Registration::query()->where('name_id', $knell->id)->update(['ends_on' => '2026-11-05']);
         $ask = Ask::query()->sole();
         $this->get("/asks/{$ask->id}")
-            ->assertSeeInOrder(['bell.com', 'not needed any more', 'chime.com', 'not needed any more', 'knell.com', 'none yet']);
+            ->assertSeeInOrder(['bell.com', 'no longer needed', 'chime.com', 'no longer needed', 'knell.com', 'none yet']);
         $address = $this->link();
         $this->get($address)
             ->assertSee('which of these 2 domain names do you keep?')
@@ -138,7 +138,7 @@ final class AsksTest extends TestCase
         $intents = ['bell.com' => 'when_told', 'chime.com' => 'ask_client', 'knell.com' => 'when_told', 'peal.com' => 'lapse'];
         self::assertSame($intents, $this->intents());
         self::assertSame([null, null, 'keep', 'lapse'], $ask->lines()->pluck('answer')->all());
-        $this->get("/asks/{$ask->id}")->assertDontSee('none yet')->assertDontSee('not needed');
+        $this->get("/asks/{$ask->id}")->assertDontSee('none yet')->assertDontSee('no longer needed');
     }
 
     public function test_where_nothing_is_asked_any_more_nobody_is_reminded_and_silence_says_nothing(): void

@@ -48,7 +48,7 @@ final class CreditsTest extends TestCase
     {
         $this->record(self::RENEWALS)->assertSessionHasNoErrors();
         $this->get($this->money())
-            ->assertSeeInOrder(['£12.00', 'renewals', '.com, .co.uk', 'It is lost on 1 Nov 2026', '£12.00 of it is left'])
+            ->assertSeeInOrder(['£12.00', 'renewals', '.com, .co.uk', 'It expires on 1 Nov 2026', '£12.00 is left'])
             ->assertSee('It holds £10.40');
         $this->get("/almanac?of=account-{$this->house->ours->id}")
             ->assertSeeInOrder(['bell.com', '£19.80', '£12.00 of it by credit', '£2.60', 'knell.com', '£9.90 refused', '£2.60'])
@@ -72,16 +72,16 @@ final class CreditsTest extends TestCase
         $this->pressAs($this->house->steward, '/deeds/renew?name=bell.com,chime.com')->assertRedirect();
         $this->get($this->money())
             ->assertSee('£7.80 of it is ordered and not charged yet.')
-            ->assertSee('Nothing of it is left.');
+            ->assertSee('All of it has been used.');
         self::assertSame('2.60', $this->left());
         app(EndLines::class)->done($this->house->steward, Docket::query()->sole(), null, Instant::of('2026-10-06'));
         self::assertSame('-19.80', Row::of(DB::selectOne('SELECT sum(amount)::numeric(9, 2) AS sum FROM ledger'))->text('sum'));
         self::assertSame('2.60', $this->left());
-        $this->get($this->money())->assertSee('It holds £2.60')->assertSee('Nothing of it is left.');
+        $this->get($this->money())->assertSee('It holds £2.60')->assertSee('All of it has been used.');
         // Said anew, a balance is what it is; what the credit paid before stays paid.
         app(KeepMoney::class)->balance($this->house->steward, $this->house->ours, Money::of('50', 'GBP'));
         self::assertSame('50.00', $this->left());
-        $this->get($this->money())->assertSee('Nothing of it is left.');
+        $this->get($this->money())->assertSee('All of it has been used.');
     }
 
     public function test_what_it_pays_in_part_is_not_missing(): void
@@ -98,11 +98,11 @@ final class CreditsTest extends TestCase
     {
         $this->record(['credit_action' => 'transfer', 'credit_suffixes' => '', 'credit_lost_on' => ''] + self::RENEWALS);
         $this->record(['credit_currency' => 'EUR'] + self::RENEWALS);
-        $this->get($this->money())->assertSee('£12.00 + €12.00 of it is left.');
+        $this->get($this->money())->assertSee('£12.00 + €12.00 is left.');
         self::assertSame('2026-10-12', $this->shortage()[0]);
         $this->get('/deeds/renew?name=bell.com,chime.com')->assertSee('has £9.40 too little')->assertDontSee('by credit');
         $this->pressAs($this->house->steward, '/deeds/renew?name=bell.com')->assertRedirect();
-        $this->get($this->money())->assertSee('£12.00 + €12.00 of it is left.')->assertSee('£9.90 of it is ordered');
+        $this->get($this->money())->assertSee('£12.00 + €12.00 is left.')->assertSee('£9.90 of it is ordered');
     }
 
     /** @param  array<string, mixed>  $typed */

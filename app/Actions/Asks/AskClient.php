@@ -18,6 +18,7 @@ use App\Models\LetterKind;
 use App\Models\LetterState;
 use App\Models\LinkPurpose;
 use App\Models\User;
+use App\Queries\Clients\StillAsked;
 use App\Queries\Names\CaseFiles;
 use App\Support\HouseLog;
 use App\Support\TradeClock;
@@ -36,6 +37,7 @@ final readonly class AskClient
     public function __construct(
         private Connection $database,
         private CaseFiles $files,
+        private StillAsked $still,
         private WriteLetter $letters,
         private IssueLink $links,
         private TradeClock $clock,
@@ -83,7 +85,7 @@ final readonly class AskClient
             $written += $this->database->transaction(function () use ($id, $today): int {
                 $ask = Ask::query()->lockForUpdate()->where('state', AskState::Open)->whereKey($id)->first();
                 $stage = $ask === null ? null : self::stage($ask, $today);
-                if ($ask === null || $stage === null || ! $ask->stillAsked()->exists()) {
+                if ($ask === null || $stage === null || $this->still->of($ask) === []) {
                     return 0;
                 }
                 $ask->update(['reminded_on' => $today->date()]);
@@ -138,7 +140,7 @@ final readonly class AskClient
             $ask->mailbox,
             $language->speak(fn (): array => array_map(
                 fn (AskLine $line): string => $this->words->line($line->name->unicode, $line->ends(), $line->sum()),
-                array_values($ask->stillAsked()->with('name')->get()->all()),
+                array_values($this->still->of($ask)),
             )),
             $ask->by(),
             self::LATE,

@@ -16,6 +16,7 @@ use App\Models\AskState;
 use App\Models\Docket;
 use App\Models\LinkPurpose;
 use App\Models\Registration;
+use App\Queries\Clients\StillAsked;
 use App\Support\HouseLog;
 use App\Support\HouseSettings;
 use App\Support\Silence;
@@ -32,6 +33,7 @@ final readonly class ClientAnswers
         private Connection $database,
         private OpenLink $links,
         private PrepareDocket $prepare,
+        private StillAsked $still,
         private MakeStandings $standings,
         private HouseSettings $house,
         private TradeClock $clock,
@@ -84,10 +86,10 @@ final readonly class ClientAnswers
                     return 0;
                 }
                 $rule = $this->house->silence();
-                $names = $rule === Silence::Nothing ? [] : $ask->stillAsked()->pluck('name_id')->all();
+                $names = $rule === Silence::Nothing ? [] : array_keys($this->still->of($ask));
                 $this->carry(
                     $ask,
-                    array_fill_keys(array_filter($names, is_int(...)), $rule === Silence::Keep ? 1 : 0),
+                    array_fill_keys($names, $rule === Silence::Keep ? 1 : 0),
                     AskState::Silent,
                 );
 
@@ -105,8 +107,7 @@ final readonly class ClientAnswers
      */
     private function carry(Ask $ask, array $years, AskState $state): void
     {
-        $lines = $ask->stillAsked()->get()->keyBy('name_id');
-        $years = array_intersect_key($years, $lines->all());
+        $years = array_intersect_key($years, $this->still->of($ask));
         $lapse = array_keys(array_filter($years, fn (int $count): bool => $count === 0));
         foreach ($years as $id => $count) {
             AskLine::query()

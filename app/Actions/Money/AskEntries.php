@@ -40,9 +40,8 @@ final readonly class AskEntries
         try {
             for ($answers = 0; $answers < self::AT_ONCE; $answers++) {
                 $entries = $registrar->entries($account, $account->entries_after ?? '');
-                // One that tells the same again has no more to tell.
-                // One that can't be asked for as the last is the end.
-                $last = preg_match('/^[^\p{C}]{1,100}$/Du', $entries->last ?? '') === 1 ? $entries?->last : null;
+                // One that can't be asked for as the last is the end; one that tells the same again has no more to tell.
+                $last = StatementLine::isId($entries?->last) ? $entries?->last : null;
                 $isAtEnd = $entries === null || ! $entries->areMore || in_array($last, [null, $account->entries_after], true);
                 $this->database->transaction(function () use ($account, $entries, $last, $isAtEnd, $today): void {
                     if ($entries !== null && $entries->lines !== []) {

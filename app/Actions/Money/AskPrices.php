@@ -24,7 +24,7 @@ use Illuminate\Database\Connection;
  */
 final readonly class AskPrices
 {
-    /** Days before its end on which a name is asked for first. */
+    /** Days before its end on which a name is asked for first: our own choice, like the others here. */
     private const AHEAD = 75;
 
     /** Days after which it is asked for again. */

@@ -54,13 +54,6 @@ abstract class BuyAtRegistrar extends DeedAtRegistrar implements Costs, Illustra
         parent::__construct($book, $gateOrders, $slips, $clock);
     }
 
-    /**
-     * How the ledger calls it.
-     *
-     * @return 'renew'|'restore'
-     */
-    abstract protected function entry(): string;
-
     public function beforeJudging(array $files, array $terms): void
     {
         $this->sales->readAhead($files, $terms, $this->clock->now());
@@ -280,7 +273,7 @@ abstract class BuyAtRegistrar extends DeedAtRegistrar implements Costs, Illustra
         $this->ledger->entry(
             $cost->accountId,
             $file->nameId,
-            $this->entry(),
+            $this->sales->action(),
             $sum->times(-1),
             $on,
             $isTold ? 'answer' : 'docket',

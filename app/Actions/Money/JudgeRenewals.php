@@ -16,7 +16,7 @@ use App\Queries\Names\HeldCase;
  */
 final class JudgeRenewals extends JudgeSales
 {
-    protected function action(): string
+    public function action(): string
     {
         return 'renew';
     }

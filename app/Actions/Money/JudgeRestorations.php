@@ -18,7 +18,7 @@ use App\Queries\Names\HeldCase;
  */
 final class JudgeRestorations extends JudgeSales
 {
-    protected function action(): string
+    public function action(): string
     {
         return 'restore';
     }

@@ -54,8 +54,8 @@ abstract class JudgeSales
      */
     abstract protected function make(HeldCase $file, array $terms, Instant $now, array $rates, Paying $paying): Sale;
 
-    /** @return string what is sold, as prices and credits name it */
-    abstract protected function action(): string;
+    /** @return 'renew'|'restore' what is sold, as prices, credits and the ledger name it */
+    abstract public function action(): string;
 
     /**
      * @param  list<HeldCase>  $files

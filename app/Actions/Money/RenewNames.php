@@ -65,11 +65,6 @@ final class RenewNames extends BuyAtRegistrar
         return OrderKind::Renew;
     }
 
-    protected function entry(): string
-    {
-        return 'renew';
-    }
-
     protected function orderTerms(HeldCase $file, array $terms): array
     {
         return [

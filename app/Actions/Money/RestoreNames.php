@@ -63,11 +63,6 @@ final class RestoreNames extends BuyAtRegistrar
         return OrderKind::Restore;
     }
 
-    protected function entry(): string
-    {
-        return 'restore';
-    }
-
     protected function orderTerms(HeldCase $file, array $terms): array
     {
         // Of a name that isn't known to be deleted nothing is ordered.

@@ -38,7 +38,7 @@ final readonly class StatementLine
     {
         try {
             // What has no number that can be kept would be entered each time.
-            return preg_match('/^[^\p{C}]{1,100}$/Du', $id) !== 1 || $at === null
+            return ! self::isId($id) || $at === null
                 ? null
                 : new self(
                     $at,
@@ -51,6 +51,12 @@ final readonly class StatementLine
         } catch (MoneyError) {
             return null;
         }
+    }
+
+    /** Whether it can be kept as a registrar's number of an entry, and be asked for. */
+    public static function isId(?string $id): bool
+    {
+        return preg_match('/^[^\p{C}]{1,100}$/Du', $id ?? '') === 1;
     }
 
     /**

@@ -8,20 +8,21 @@ use App\Actions\Asks\ClientAnswers;
 use App\Models\Ask;
 use App\Models\AskState;
 use App\Models\Link;
+use App\Queries\Clients\StillAsked;
 use App\Support\Language;
 use App\View\Words;
 
 /** A client says which of their names to keep, and for how long. */
 final readonly class RenewalsPage implements AnswerPage
 {
-    public function __construct(private ClientAnswers $answers, private Words $words)
+    public function __construct(private ClientAnswers $answers, private StillAsked $still, private Words $words)
     {
     }
 
     public function show(Link $link): ?array
     {
         $ask = $link->ask_id === null ? null : Ask::query()->with('client')->whereKey($link->ask_id)->first();
-        $lines = $ask === null ? [] : $ask->stillAsked()->with('name')->get()->all();
+        $lines = $ask === null ? [] : $this->still->of($ask);
 
         self::speak($ask->client->language ?? Language::English);
 
@@ -32,7 +33,7 @@ final readonly class RenewalsPage implements AnswerPage
     {
         $ask = Ask::query()->with('client')->whereKey($link->ask_id)->first();
         $language = $ask->client->language ?? Language::English;
-        $names = array_values(array_filter($ask?->stillAsked()->pluck('name_id')->all() ?? [], is_int(...)));
+        $names = $ask === null ? [] : array_keys($this->still->of($ask));
         if ($names === []) {
             return null;
         }

@@ -11,6 +11,7 @@ use App\Models\Ask;
 use App\Models\AskState;
 use App\Models\Client;
 use App\Queries\Clients\NamesToAsk;
+use App\Queries\Clients\StillAsked;
 use App\Support\HouseSettings;
 use App\Support\TradeClock;
 use App\View\Words;
@@ -59,11 +60,11 @@ final readonly class AskController
             : to_route('asks.show', $ask)->with('told', $this->words->say('asks.asked'));
     }
 
-    public function show(Ask $ask): View
+    public function show(Ask $ask, StillAsked $still): View
     {
         return view('asks.show', [
             'ask' => $ask->load(['client', 'asker', 'lines.name']),
-            'still' => $ask->state === AskState::Open ? $ask->stillAsked()->pluck('name_id')->all() : [],
+            'still' => $ask->state === AskState::Open ? array_keys($still->of($ask)) : [],
             'words' => $this->words,
         ]);
     }

@@ -374,4 +374,16 @@ final class LifecycleTest extends TestCase
         }
         self::assertNull($stages[count($stages) - 1]->span->until);
     }
+
+    /** A date that was put right lies days apart, also where the month is shorter; a renewal lies a year apart (common practice). */
+    public function test_an_end_that_was_put_right_is_no_renewal(): void
+    {
+        $renewed = fn (string $then, string $now): bool => Term::isRenewed(Instant::of($then), Instant::of($now));
+        self::assertFalse($renewed('2026-11-02', '2026-11-02'));
+        self::assertFalse($renewed('2026-11-02', '2026-11-05'));
+        self::assertFalse($renewed('2026-11-02', '2025-11-02'));
+        self::assertFalse($renewed('2026-08-31', '2027-02-27'));
+        self::assertTrue($renewed('2026-08-31', '2027-02-28'));
+        self::assertTrue($renewed('2024-02-29', '2025-02-28T23:59:59Z'));
+    }
 }
